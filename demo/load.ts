@@ -1,0 +1,9 @@
+import path from "node:path";
+import { openStore } from "@/data/store";
+import { replaceLog } from "@/data/log";
+import { demoLog } from "./log";
+
+/** Fills an empty data folder with the demo walker's log: `tsx demo/load.ts FOLDER`. */
+const store = await openStore({ folder: path.resolve(process.argv[2]!) });
+await store.transaction((tx) => replaceLog(tx, demoLog()));
+await store.close();

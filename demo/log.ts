@@ -1,0 +1,25 @@
+import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
+import type { Log } from "@/core/model";
+import { DETAILS, ITEMS } from "./gear";
+import { ENTRIES, TRIPS } from "./trips";
+
+const USES = { u: "used", h: "hardly", n: "unused" } as const;
+
+/** The demo walker's log. Everything in it is invented: the walker, the islands and the gear. */
+export function demoLog(): Log {
+  const items = ITEMS.map(([name, kind, weight, , more]) => ({ name, kind, weight, ...more }));
+  const trips = TRIPS.map((trip, t) => ({
+    ...trip,
+    marks: ITEMS.flatMap(([name, , , strokes]) => {
+      const use = strokes[t];
+      if (use === "." || use === undefined) return [];
+      return [{ item: name, use: USES[use as keyof typeof USES], ...DETAILS[`${name} @ ${trip.name}`] }];
+    }),
+  }));
+  const read = readLogFile(JSON.stringify({ format: FORMAT, version: VERSION, items, trips, entries: ENTRIES }));
+  if (!read.ok) throw new Error(`demoLog: ${read.problems.map(sayProblem).join("; ")}`);
+  const names = new Set(TRIPS.flatMap((trip) => ITEMS.map(([name]) => `${name} @ ${trip.name}`)));
+  const stray = Object.keys(DETAILS).find((key) => !names.has(key));
+  if (stray) throw new Error(`demoLog: no mark for the detail "${stray}"`);
+  return read.log;
+}

@@ -1,0 +1,86 @@
+// What the commands need before anything is installed: only Node's own modules here.
+import { spawn } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import path from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
+const NEXT = path.join(ROOT, "node_modules", "next", "dist", "bin", "next");
+const TSX = path.join(ROOT, "node_modules", "tsx", "dist", "cli.mjs");
+
+/** Ends with a sentence where Node.js is too old to go on. */
+export function checkNode() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major > 20 || (major === 20 && minor >= 9)) return;
+  console.error(`Nettle Tally needs Node.js 20.9 or newer; this is ${process.versions.node}.`);
+  process.exit(1);
+}
+
+/** Runs a command to its end and throws if it fails. */
+export async function run(command, args, { env = {}, quiet = false } = {}) {
+  const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", quiet ? "ignore" : "inherit", "inherit"] });
+  const code = await new Promise((resolve, reject) => child.on("error", reject).on("exit", (status, signal) => resolve(signal ?? status)));
+  if (code !== 0) throw new Error(`${path.basename(command)} ${args.slice(0, 3).join(" ")} ended with ${code}`);
+}
+
+/** Runs one of the project's own TypeScript programs. */
+export const runTs = (file, args = [], options = {}) => run(process.execPath, [TSX, path.join(ROOT, file), ...args], options);
+
+const hash = (...parts) => parts.reduce((sum, part) => sum.update(part), createHash("sha256")).digest("hex");
+const stampOf = (file) => (existsSync(file) ? readFileSync(file, "utf8") : "");
+
+/**
+ * Installs the packages of the lock file, unless they are there. Not `npm ci`: it refuses a lock file without the binaries
+ * of systems whose packages the registry it was made with does not carry.
+ */
+export async function ensurePackages() {
+  const stamp = path.join(ROOT, "node_modules", ".nettle-lock");
+  const wanted = hash(readFileSync(path.join(ROOT, "package-lock.json")), process.version);
+  if (stampOf(stamp) === wanted) return;
+  console.error("Installing packages …");
+  await run(process.platform === "win32" ? "npm.cmd" : "npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
+  writeFileSync(stamp, wanted);
+}
+
+function filesUnder(folder) {
+  return readdirSync(folder, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))
+    .flatMap((entry) => (entry.isDirectory() ? filesUnder(path.join(folder, entry.name)) : [path.join(folder, entry.name)]));
+}
+
+/** Builds the app, unless nothing that goes into it has changed. */
+export async function ensureBuild() {
+  const sources = [...filesUnder(path.join(ROOT, "src")), ...["next.config.ts", "package-lock.json", "postcss.config.mjs", "tsconfig.json"].map((file) => path.join(ROOT, file))];
+  const wanted = hash(...sources.filter((file) => !/\.test\.tsx?$/.test(file)).flatMap((file) => [path.relative(ROOT, file), readFileSync(file)]));
+  const stamp = path.join(ROOT, ".next", "nettle-sources");
+  if (stampOf(stamp) === wanted) return;
+  console.error("Building …");
+  await run(process.execPath, [NEXT, "build"], { env: { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" } });
+  writeFileSync(stamp, wanted);
+}
+
+/** Where a command keeps its data: NETTLE_DATA, else the folder given. */
+export function dataFolder(fallback) {
+  const folder = path.resolve(ROOT, process.env.NETTLE_DATA || fallback);
+  mkdirSync(folder, { recursive: true });
+  return folder;
+}
+
+export const isEmptyFolder = (folder) => !existsSync(path.join(folder, "pg")) || !statSync(path.join(folder, "pg")).isDirectory();
+
+/** Serves the app until it is stopped, and ends as it ends. */
+export function serve({ folder, port: fallbackPort, dev = false, ready }) {
+  const port = process.env.PORT || String(fallbackPort);
+  const host = process.env.HOST || "127.0.0.1";
+  const child = spawn(process.execPath, [NEXT, dev ? "dev" : "start", "-p", port, "-H", host], {
+    cwd: ROOT,
+    env: { ...process.env, NETTLE_DATA: folder, NETTLE_HOST: host, PORT: port, NEXT_MANUAL_SIG_HANDLE: "true", NEXT_TELEMETRY_DISABLED: "1" },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  child.stdout.on("data", (chunk) => {
+    process.stdout.write(chunk);
+    if (ready && /Ready in/.test(String(chunk))) console.log(ready(`http://localhost:${port}`));
+  });
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
+  child.on("exit", (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
+}

@@ -1,0 +1,87 @@
+import { marked, openBook, type Marked } from "./ledger/book";
+import { daysBetween } from "./ledger/days";
+import type { FullItem } from "./kinds";
+import type { ItemId, Log, Trip } from "./model";
+import { stateOf } from "./verdict/case";
+
+/** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
+export interface Problem {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
+
+/** Longest trip accepted, in days: two years. */
+const LONGEST_TRIP = 731;
+/** Furthest a person walks in one day, in metres; more is a slip of the unit. */
+const FURTHEST_DAY = 200_000;
+
+/** What is wrong within one trip. Paths start at the trip. */
+export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
+  const days = daysBetween(trip.starts, trip.ends) + 1;
+  if (days < 1) return [{ path: ["ends"], message: `It ends on ${trip.ends}, before it starts on ${trip.starts}.` }];
+  const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
+  const problems: Problem[] = [];
+  if (days > LONGEST_TRIP) problems.push({ path: ["ends"], message: `That is ${days} days. A trip may last ${LONGEST_TRIP} at most: look at the year.` });
+  if (trip.nights !== null && trip.nights > days) problems.push({ path: ["nights"], message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.` });
+  if (metres > days * FURTHEST_DAY) problems.push({ path: ["distance"], message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.` });
+  return problems;
+}
+
+/** What is wrong between records: doubles, names of things that are not there, things carried after they were gone. */
+export function logProblems(log: Log): Problem[] {
+  const items = new Map(log.items.map((item) => [item.id, item]));
+  const trips = new Set<string>();
+  const problems: Problem[] = [...doubles(log.items, "items"), ...doubles(log.trips, "trips"), ...doubles(log.entries, "entries"), ...doubles(log.rulings, "rulings")];
+  const known = (id: ItemId, path: Problem["path"]) => {
+    if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
+  };
+  log.items.forEach((item, i) => {
+    if (item.bag !== null) known(item.bag, ["items", i, "bag"]);
+    if (item.bag === item.id) problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
+  });
+  log.trips.forEach((trip, t) => {
+    problems.push(...tripProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })));
+    const same = `${trip.name}\n${trip.starts}\n${trip.ends}`;
+    if (trips.has(same)) problems.push({ path: ["trips", t], message: `“${trip.name}” from ${trip.starts} to ${trip.ends} is here twice.` });
+    trips.add(same);
+    const carried = new Set<ItemId>();
+    trip.carries.forEach((carry, c) => {
+      const path = ["trips", t, "marks", c];
+      known(carry.item, [...path, "item"]);
+      if (carried.has(carry.item)) problems.push({ path: [...path, "item"], message: `“${items.get(carry.item)?.name ?? carry.item}” is marked twice on one trip.` });
+      carried.add(carry.item);
+      const beyond = carry.legs?.find((leg) => leg > trip.legs.length);
+      if (beyond) problems.push({ path: [...path, "legs"], message: `There is no leg ${beyond}: the trip has ${trip.legs.length}.` });
+    });
+    for (const field of ["made", "stay"] as const) trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
+  });
+  log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
+  log.rulings.forEach((ruling, r) => known(ruling.item, ["rulings", r, "item"]));
+  return problems.length ? problems : carriedAfterExit(log);
+}
+
+function doubles(records: readonly { readonly id: string }[], name: string): Problem[] {
+  const seen = new Set<string>();
+  return records.flatMap(({ id }, n) => (seen.has(id) ? [{ path: [name, n, "id"], message: `The id “${id}” is taken.` }] : (seen.add(id), [])));
+}
+
+function carriedAfterExit(log: Log): Problem[] {
+  const book = openBook(log, "9999-12-31");
+  return book.items.flatMap((item) => {
+    const carries = marked(book.carriedOf(item.id));
+    return carries.flatMap((carry, n) => {
+      const before = exitBefore(item, carries.slice(0, n));
+      if (!before) return [];
+      const t = log.trips.indexOf(carry.outing.trip);
+      const c = carry.outing.trip.carries.indexOf(carry.carry);
+      return [{ path: ["trips", t, "marks", c], message: `“${item.name}” is carried on ${carry.outing.trip.name}, after it was ${before}.` }];
+    });
+  });
+}
+
+function exitBefore(item: FullItem, earlier: readonly Marked[]): string | null {
+  const last = earlier.at(-1);
+  if (!last) return null;
+  const state = stateOf({ ...item, state: "active" }, [last]);
+  return state === "active" ? null : `${state} on ${last.outing.trip.name}`;
+}

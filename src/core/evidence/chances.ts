@@ -1,0 +1,65 @@
+import type { FullItem } from "../kinds";
+import { marked, type Book, type Marked, type Outing } from "../ledger/book";
+import type { TripId, Trigger, Use } from "../model";
+import type { UseChance } from "./use-chance";
+
+/** `hardly` counts a quarter of a use (domain, section 4). */
+const USE_WEIGHT: Readonly<Record<Use, number>> = { used: 1, hardly: 0.25, unused: 0 };
+
+/** Chances split by whether the trip called for the item, with the trips they come from. */
+export interface UseEvidence {
+  readonly called: UseChance;
+  readonly uncalled: UseChance;
+  readonly calledTrips: readonly TripId[];
+  readonly calledUsed: readonly TripId[];
+  readonly calledUnused: readonly TripId[];
+  readonly uncalledTrips: readonly TripId[];
+  readonly uncalledUsed: readonly TripId[];
+}
+
+/**
+ * Chances that a trip gave an item to be used, 0.5 to 5: one, and one more for each full week out, at most five;
+ * halved if the trip was cut short. Only the part that it was carried for counts.
+ */
+export function chancesOn(outing: Outing, part = 1): number {
+  const chances = Math.min(5, 1 + Math.floor((outing.days * part) / 7));
+  return outing.trip.cut ? chances / 2 : chances;
+}
+
+/** Did the trip call for the item: was one of its triggers there, or is it always wanted? */
+export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => triggers.some((trigger) => outing.calls.has(trigger));
+
+export function useEvidence(item: FullItem, book: Book): UseEvidence {
+  const all = marked(book.carriedOf(item.id));
+  const called = all.filter((one) => wasCalled(one, item));
+  const uncalled = all.filter((one) => !wasCalled(one, item));
+  return {
+    called: tallyUp(called), uncalled: tallyUp(uncalled),
+    calledTrips: tripIds(called), calledUsed: tripIds(called.filter(inUse)), calledUnused: tripIds(called.filter((one) => !inUse(one))),
+    uncalledTrips: tripIds(uncalled), uncalledUsed: tripIds(uncalled.filter(inUse)),
+  };
+}
+
+/** What every night out, or every trip, brings by itself: "no call for it" is no excuse there. */
+const UNAVOIDABLE: readonly Trigger[] = ["always", "darkness", "camp time"];
+
+/** The owner was there: of the weather, "no call for it" stands over what was recorded. */
+export function wasCalled({ outing, mark }: Marked, item: FullItem): boolean {
+  if (mark.use === "unused" && mark.why === "trip cut short") return false;
+  const excused = mark.use === "unused" && mark.why === "no call for it";
+  return callsFor(outing, excused ? item.triggers.filter((trigger) => UNAVOIDABLE.includes(trigger)) : item.triggers);
+}
+
+const inUse = ({ mark }: Marked) => mark.use !== "unused";
+const tripIds = (carried: readonly Marked[]) => carried.map((one) => one.outing.trip.id);
+
+function tallyUp(carried: readonly Marked[]): UseChance {
+  let uses = 0;
+  let misses = 0;
+  for (const { outing, part, mark } of carried) {
+    const chances = chancesOn(outing, part);
+    uses += chances * USE_WEIGHT[mark.use];
+    misses += chances * (1 - USE_WEIGHT[mark.use]);
+  }
+  return { uses, misses };
+}

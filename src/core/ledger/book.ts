@@ -1,0 +1,121 @@
+import { type FullItem, withDefaults } from "../kinds";
+import type { Carry, Entry, ItemId, Log, Mark, Ruling, Settings, Trigger, Trip } from "../model";
+import { daysBetween } from "./days";
+import { groupBy } from "./group";
+
+/** A trip with what the sums need of it, worked out once. */
+export interface Outing {
+  readonly trip: Trip;
+  readonly days: number;
+  readonly nights: number;
+  /** Metres walked, all legs. */
+  readonly metres: number;
+  /** What the trip called for: its conditions at some or strong, and what every night out brings. */
+  readonly calls: ReadonlySet<Trigger>;
+}
+
+/** One item on one outing. */
+export interface Carried {
+  readonly outing: Outing;
+  readonly carry: Carry;
+  readonly mark: Mark | null;
+  /** Part of the trip, 0 to 1 by distance, that it was in the pack. */
+  readonly part: number;
+}
+
+/** The log opened for reading: trips oldest first, each item with its own outings and entries. */
+export interface Book {
+  readonly today: string;
+  readonly settings: Settings;
+  readonly items: readonly FullItem[];
+  readonly outings: readonly Outing[];
+  readonly next: NextOuting;
+  readonly carriedOf: (id: ItemId) => readonly Carried[];
+  readonly entriesOf: (id: ItemId) => readonly Entry[];
+  readonly rulingsOf: (id: ItemId) => readonly Ruling[];
+  readonly item: (id: ItemId) => FullItem | undefined;
+}
+
+/** How far and how long the next trip is: the one planned, else like the ones lately. */
+export interface NextOuting {
+  readonly name: string | null;
+  readonly metres: number;
+  readonly nights: number;
+  readonly days: number;
+}
+
+const byDate = (a: Trip, b: Trip) => a.starts.localeCompare(b.starts) || a.ends.localeCompare(b.ends) || a.id.localeCompare(b.id);
+
+/**
+ * Opens a log for judging.
+ *
+ * @param today ISO date; trips that start later, or are marked planned, are not counted as walked
+ * @param next the trip to judge for; left out, the nearest planned one, else the median of the last five
+ */
+export function openBook(log: Log, today: string, next?: NextOuting): Book {
+  const items = log.items.map(withDefaults);
+  const byId = new Map(items.map((item) => [item.id, item]));
+  const trips = [...log.trips].sort(byDate);
+  const outings = trips.filter((trip) => !trip.planned).map(outingOf);
+  const carried = groupBy(
+    outings.flatMap((outing) => outing.trip.carries.map((carry): Carried => ({ outing, carry, mark: carry.mark, part: partCarried(outing, carry) }))),
+    (one) => one.carry.item,
+  );
+  const entries = groupBy([...log.entries].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (entry) => entry.item);
+  const rulings = groupBy([...log.rulings].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (ruling) => ruling.item);
+  return {
+    today, settings: log.settings, items, outings,
+    next: next ?? nextOuting(trips, outings, today),
+    carriedOf: (id) => carried.get(id) ?? [],
+    entriesOf: (id) => entries.get(id) ?? [],
+    rulingsOf: (id) => rulings.get(id) ?? [],
+    item: (id) => byId.get(id),
+  };
+}
+
+export function outingOf(trip: Trip): Outing {
+  const days = daysBetween(trip.starts, trip.ends) + 1;
+  const nights = trip.nights ?? days - 1;
+  const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
+  return { trip, days, nights, metres, calls: callsOf(trip, nights) };
+}
+
+function callsOf(trip: Trip, nights: number): Set<Trigger> {
+  const calls = new Set<Trigger>(["always"]);
+  // A night out is dark and has a camp, unless the owner said otherwise.
+  if (nights > 0) for (const each of ["darkness", "camp time"] as const) if (trip.conditions[each] !== "none") calls.add(each);
+  for (const [trigger, strength] of Object.entries(trip.conditions)) if (strength !== "none") calls.add(trigger as Trigger);
+  return calls;
+}
+
+function partCarried({ trip, metres }: Outing, { legs }: Carry): number {
+  if (legs === null) return 1;
+  if (metres === 0) return Math.min(1, legs.length / Math.max(1, trip.legs.length));
+  return trip.legs.reduce((sum, leg, index) => (legs.includes(index + 1) ? sum + leg.distance.m : sum), 0) / metres;
+}
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const middle = sorted.length / 2;
+  return sorted.length === 0 ? 0 : (sorted[Math.ceil(middle) - 1]! + sorted[Math.floor(middle)]!) / 2;
+};
+
+function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: string): NextOuting {
+  const planned = trips.find((trip) => trip.planned && trip.ends >= today);
+  if (planned) {
+    const { days, nights, metres } = outingOf(planned);
+    return { name: planned.name, days, nights, metres };
+  }
+  const lately = outings.slice(-5);
+  return {
+    name: null,
+    metres: median(lately.map((outing) => outing.metres)),
+    nights: median(lately.map((outing) => outing.nights)),
+    days: median(lately.map((outing) => outing.days)),
+  };
+}
+
+/** Outings that an item has been marked on, oldest first. */
+export const marked = (carried: readonly Carried[]): Marked[] => carried.filter((one): one is Marked => one.mark !== null);
+
+export type Marked = Carried & { readonly mark: Mark };

@@ -1,0 +1,9 @@
+import { differenceInCalendarDays, parseISO } from "date-fns";
+
+/** Whole calendar days from `from` to `to` (ISO dates); negative if `to` is earlier. */
+export function daysBetween(from: string, to: string): number {
+  return differenceInCalendarDays(parseISO(to), parseISO(from));
+}
+
+/** The season that a date falls in for services due "each season": its calendar year. */
+export const seasonOf = (date: string) => date.slice(0, 4);

@@ -1,0 +1,123 @@
+import { kindOf, type FullItem } from "../kinds";
+import type { ItemId, Mark, Terrain } from "../model";
+import { type Book, type Carried, marked, type Outing } from "./book";
+
+export interface Exposure {
+  readonly metres: number;
+  readonly nights: number;
+  readonly days: number;
+  readonly trips: number;
+}
+
+/** One item's ledger: what it was carried, what it was used, how worn it is, and what was lugged for nothing. */
+export interface Totals {
+  readonly carried: Exposure;
+  readonly used: Exposure;
+  /** Wear in the item's own unit: use since new, its opening balance and its entries included. */
+  readonly wear: number;
+  /** Gram-metres carried and not used; 0 for cover and things without a weight. */
+  readonly deadGramMetres: number;
+  readonly spent: number;
+}
+
+/** How hard ground is on what touches it. Common practice, no source. */
+export const TERRAIN_WEAR: Readonly<Record<Terrain, number>> = { soft: 0.8, mixed: 1, road: 1.2, mud: 1.2, sand: 1.3, rock: 1.5 };
+
+/** Days of a trip on which rain gear is worn, as a share, by how much it rained. Common practice, no source. */
+const WET_SHARE = { none: 0.05, some: 0.4, strong: 0.75 } as const;
+
+/** `hardly` counts a tenth of the trip's wear (domain, section 4). */
+const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
+
+/** Part of the trip, 0 to 1, that an item was in use; known days win over the bare mark. */
+export function shareUsed(mark: Mark, days: number): number {
+  return mark.days === null || mark.use === "unused" ? USE_SHARE[mark.use] : Math.min(1, mark.days / Math.max(1, days));
+}
+
+/**
+ * The ledgers of all items in one pass.
+ *
+ * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among those used on it.
+ */
+export function ledger(book: Book): ReadonlyMap<ItemId, Totals> {
+  const sharers = countSharers(book);
+  return new Map(book.items.map((item) => [item.id, totalsOf(item, book, sharers)]));
+}
+
+function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
+  const carried = { metres: 0, nights: 0, days: 0, trips: 0 };
+  const used = { metres: 0, nights: 0, days: 0, trips: 0 };
+  let deadGramMetres = 0;
+  for (const one of book.carriedOf(item.id)) {
+    const { outing, mark, part } = one;
+    carried.metres += outing.metres * part;
+    carried.nights += outing.nights * part;
+    carried.days += outing.days * part;
+    carried.trips += 1;
+    if (!mark) continue;
+    const share = shareUsed(mark, outing.days * part) * part;
+    used.metres += outing.metres * share;
+    used.nights += outing.nights * share;
+    used.days += outing.days * share;
+    if (mark.use !== "unused") used.trips += 1;
+    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * outing.metres * part;
+  }
+  const entries = book.entriesOf(item.id);
+  return {
+    carried, used, deadGramMetres,
+    wear: openingWear(item) + wearByTrip(item, book, sharers).reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry.distance?.m ?? 0, entry.nights), 0),
+    spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
+  };
+}
+
+/** Wear added by each trip, oldest first, in the item's unit; for the wear chart and for lives that ended on a trip. */
+export function wearByTrip(item: FullItem, book: Book, sharers: Sharers = countSharers(book)): { readonly carried: Carried; readonly wear: number }[] {
+  return marked(book.carriedOf(item.id)).map((carried) => ({ carried, wear: tripWear(item, carried.outing, carried.carry.legs, carried.mark, sharers) }));
+}
+
+function tripWear(item: FullItem, outing: Outing, legs: readonly number[] | null, mark: Mark, sharers: Sharers): number {
+  const kind = kindOf(item);
+  const among = kind.inTurn ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
+  const part = legs === null ? 1 : legs.length / Math.max(1, outing.trip.legs.length);
+  const share = shareUsed(mark, outing.days * part);
+  if (share === 0) return 0;
+  if (item.wears === "m") {
+    return outing.trip.legs.reduce((sum, leg, index) => {
+      if (legs !== null && !legs.includes(index + 1)) return sum;
+      const inTurn = mark.days === null ? (among?.[index] ?? 1) : 1;
+      return sum + (leg.distance.m * (kind.terrain ? TERRAIN_WEAR[leg.terrain] : 1) * share) / inTurn;
+    }, 0);
+  }
+  const inTurn = mark.days === null && among ? Math.max(1, ...among) : 1;
+  if (item.wears === "nights") return (outing.nights * part * share) / inTurn;
+  if (item.wears === "wet days") return mark.days ?? outing.days * part * share * WET_SHARE[outing.trip.conditions.rain ?? "some"];
+  // A day walk has no night, but it drinks and brews for half a day.
+  return kind.perNight * Math.max(outing.nights, outing.days / 2) * part * share;
+}
+
+function openingWear(item: FullItem): number {
+  return item.opening ? betweenTrips(item, item.opening.distance?.m ?? 0, item.opening.nights) : 0;
+}
+
+function betweenTrips(item: FullItem, metres: number, nights: number): number {
+  if (item.wears === "m") return metres;
+  if (item.wears === "nights" || item.wears === "wet days") return nights;
+  return nights * kindOf(item).perNight;
+}
+
+/** For each trip and in-turn kind, how many of it were in use on each leg. */
+export type Sharers = ReadonlyMap<string, readonly number[]>;
+
+export function countSharers(book: Book): Sharers {
+  const sharers = new Map<string, number[]>();
+  for (const item of book.items) {
+    if (!kindOf(item).inTurn) continue;
+    for (const { outing, carry, mark } of marked(book.carriedOf(item.id))) {
+      if (mark.use === "unused") continue;
+      const key = `${outing.trip.id}\n${item.kind}`;
+      const legs = sharers.get(key) ?? outing.trip.legs.map(() => 0);
+      sharers.set(key, legs.map((n, index) => (carry.legs === null || carry.legs.includes(index + 1) ? n + 1 : n)));
+    }
+  }
+  return sharers;
+}

@@ -1,0 +1,104 @@
+import { z } from "zod";
+
+/** Exact by definition: NIST Special Publication 811, appendix B. */
+export const GRAMS_PER_POUND = 453.59237;
+export const GRAMS_PER_OUNCE = 28.349523125;
+export const METRES_PER_MILE = 1609.344;
+export const METRES_PER_FOOT = 0.3048;
+
+const MASS_UNITS: Readonly<Record<string, number>> = {
+  g: 1, gram: 1, grams: 1, gr: 1,
+  kg: 1000, kgs: 1000, kilo: 1000, kilos: 1000,
+  oz: GRAMS_PER_OUNCE, ounce: GRAMS_PER_OUNCE, ounces: GRAMS_PER_OUNCE,
+  lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND, pound: GRAMS_PER_POUND, pounds: GRAMS_PER_POUND,
+};
+
+const LENGTH_UNITS: Readonly<Record<string, number>> = {
+  m: 1, metre: 1, metres: 1, meter: 1, meters: 1,
+  km: 1000, kms: 1000, k: 1000,
+  mi: METRES_PER_MILE, mile: METRES_PER_MILE, miles: METRES_PER_MILE,
+  ft: METRES_PER_FOOT, foot: METRES_PER_FOOT, feet: METRES_PER_FOOT,
+};
+
+export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly why: string };
+
+/** What was typed, kept exactly, beside its value in grams. */
+export interface Mass {
+  readonly typed: string;
+  readonly g: number;
+}
+
+/** What was typed, kept exactly, beside its value in metres. */
+export interface Length {
+  readonly typed: string;
+  readonly m: number;
+}
+
+const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
+
+/** Sum of "number unit" parts ("2 lb 3 oz"); a bare number takes `bare`. */
+function sumOfParts(text: string, units: Readonly<Record<string, number>>, bare: string, example: string): Parsed<number> {
+  const typed = text.trim();
+  const refuse = (why: string): Parsed<number> => ({ ok: false, why: `${why} Write it like ${example}.` });
+  if (typed === "") return refuse("Nothing was given.");
+  PART.lastIndex = 0;
+  let total = 0;
+  while (PART.lastIndex < typed.length) {
+    const match = PART.exec(typed);
+    if (!match) return refuse(`“${typed}” is not a number with a unit.`);
+    const unit = (match[2] || bare).toLowerCase();
+    const factor = Object.hasOwn(units, unit) ? units[unit] : undefined;
+    if (factor === undefined) return refuse(`“${match[2]}” is not a unit known here.`);
+    const number = Number(match[1]!.replace(",", "."));
+    if (number < 0 || match[1]!.startsWith("-")) return refuse("It can't be below zero.");
+    total += number * factor;
+    while (typed[PART.lastIndex] === " " || typed[PART.lastIndex] === "\u00a0") PART.lastIndex++;
+  }
+  return Number.isFinite(total) ? { ok: true, value: total } : refuse("That is not a number that can be used.");
+}
+
+/**
+ * Reads a weight as people write it: "312 g", "9.6 oz", "2 lb 3 oz", "1.2kg".
+ *
+ * @param bare the unit of a number without one
+ * @example parseMass("1 lb 2 oz") // { ok: true, value: { typed: "1 lb 2 oz", g: 510.29… } }
+ */
+export function parseMass(text: string, bare: "g" | "kg" | "oz" | "lb" = "g"): Parsed<Mass> {
+  const sum = sumOfParts(text, MASS_UNITS, bare, "312 g, 1.2 kg, 9.6 oz or 2 lb 3 oz");
+  return sum.ok ? { ok: true, value: { typed: withUnit(text, bare), g: sum.value } } : sum;
+}
+
+/**
+ * Reads a distance or a height: "18.5 km", "11 mi", "2400 ft", "800 m".
+ *
+ * @param bare the unit of a number without one
+ */
+export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km"): Parsed<Length> {
+  const sum = sumOfParts(text, LENGTH_UNITS, bare, bare === "m" || bare === "ft" ? "850 m or 2800 ft" : "18.5 km or 11 mi");
+  return sum.ok ? { ok: true, value: { typed: withUnit(text, bare), m: sum.value } } : sum;
+}
+
+/** A bare number is ambiguous once the owner changes units, so it is kept with the unit it was read in. */
+function withUnit(text: string, bare: string): string {
+  const typed = text.trim();
+  return /^[+\d.,]+$/.test(typed) ? `${typed} ${bare}` : typed;
+}
+
+function quantitySchema<T extends { readonly typed: string }>(read: (text: string) => Parsed<T>, describe: string) {
+  return z.codec(z.union([z.string(), z.number()]), z.custom<T>(), {
+    decode: (raw, context) => {
+      const parsed = read(String(raw));
+      if (parsed.ok) return parsed.value;
+      context.issues.push({ code: "custom", message: parsed.why, input: raw });
+      return z.NEVER;
+    },
+    encode: (quantity) => quantity.typed,
+  }).meta({ description: describe });
+}
+
+/** In a file: "9.6 oz", or a number of grams. */
+export const Mass = quantitySchema<Mass>((text) => parseMass(text, "g"), 'A weight with its unit, as typed ("312 g", "9.6 oz", "2 lb 3 oz"); a bare number is grams.');
+/** In a file: "62 km", or a number of kilometres. */
+export const Distance = quantitySchema<Length>((text) => parseLength(text, "km"), 'A distance with its unit, as typed ("62 km", "38 mi"); a bare number is kilometres.');
+/** In a file: "850 m", or a number of metres. */
+export const Height = quantitySchema<Length>((text) => parseLength(text, "m"), 'A height with its unit, as typed ("850 m", "2800 ft"); a bare number is metres.');

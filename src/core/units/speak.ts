@@ -1,0 +1,59 @@
+import { z } from "zod";
+import { GRAMS_PER_OUNCE, METRES_PER_FOOT, METRES_PER_MILE } from "./quantity";
+
+export const Units = z.object({
+  weight: z.enum(["g", "oz"]).default("g"),
+  distance: z.enum(["km", "mi"]).default("km"),
+  temperature: z.enum(["C", "F"]).default("C"),
+});
+export type Units = z.infer<typeof Units>;
+
+const THIN = "\u00a0";
+const grouped = (value: number, digits = 0) =>
+  value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits }).replaceAll(",", "\u202f");
+
+/** A weight in the owner's unit: "312 g", "12.4 kg" from 10 kg, "9.6 oz", "2 lb 3.3 oz". */
+export function sayMass(g: number, units: Units): string {
+  if (units.weight === "g") return g >= 10_000 ? `${grouped(g / 1000, 1)}${THIN}kg` : `${grouped(g)}${THIN}g`;
+  const ounces = Math.round((g / GRAMS_PER_OUNCE) * 10) / 10;
+  if (ounces < 16) return `${ounces.toFixed(1)}${THIN}oz`;
+  const pounds = Math.floor(ounces / 16);
+  return `${pounds}${THIN}lb ${(ounces - pounds * 16).toFixed(1)}${THIN}oz`;
+}
+
+/** A distance in the owner's unit, to a tenth below 10: "8.4 km", "1 214 km". */
+export function sayDistance(m: number, units: Units): string {
+  return `${distanceNumber(m, units)}${THIN}${units.distance}`;
+}
+
+/** As {@link sayDistance}, without the unit, for columns that name it once. */
+export function distanceNumber(m: number, units: Units): string {
+  const value = units.distance === "km" ? m / 1000 : m / METRES_PER_MILE;
+  return value > 0 && value < 9.95 ? grouped(value, 1) : grouped(value);
+}
+
+/** Ascent: metres, or feet for owners who walk in miles. */
+export function sayHeight(m: number, units: Units): string {
+  return units.distance === "km" ? `${grouped(m)}${THIN}m` : `${grouped(m / METRES_PER_FOOT)}${THIN}ft`;
+}
+
+/** Weight carried for nothing, in kg·km or lb·mi. */
+export function sayDeadWeight(gramMetres: number, units: Units): string {
+  const value = units.distance === "km" ? gramMetres / 1e6 : gramMetres / (GRAMS_PER_OUNCE * 16 * METRES_PER_MILE);
+  return `${grouped(value, value < 10 ? 1 : 0)}${THIN}${units.distance === "km" ? "kg·km" : "lb·mi"}`;
+}
+
+export function sayTemperature(c: number, units: Units): string {
+  const value = Math.round(units.temperature === "C" ? c : c * 1.8 + 32);
+  return `${value < 0 ? "−" : ""}${Math.abs(value)}${THIN}°${units.temperature}`;
+}
+
+export const percent = (chance: number) => `${Math.round(chance * 100)}${THIN}%`;
+
+/** "1 trip", "3 trips"; `many` where adding an s is wrong. */
+export const count = (n: number, one: string, many = `${one}s`) => `${grouped(n)}${THIN}${n === 1 ? one : many}`;
+
+/** "rain", "rain or bugs", "rain, bugs or cold". */
+export function listWords(words: readonly string[], last: "or" | "and" = "and"): string {
+  return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} ${last} ${words.at(-1)}`;
+}

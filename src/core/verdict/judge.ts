@@ -1,0 +1,101 @@
+import type { OwnerCall, Ruling, SchoolName, TripId, Verb } from "../model";
+import type { Book } from "../ledger/book";
+import { bringOnlyWhen } from "./bring-only-when";
+import { openCases, isCritical, type Case } from "./case";
+import { drop } from "./drop";
+import { keep, keepAsCover } from "./keep";
+import { prove } from "./prove";
+import { repair } from "./repair";
+import { replace } from "./replace";
+import { standingRuling } from "./rulings";
+import { service } from "./service";
+import { slim } from "./slim";
+import { swap } from "./swap";
+import type { Finding, Stake } from "./verdict";
+
+export interface Verdict extends Finding {
+  readonly stake: Stake;
+  /** The owner's ruling on it, while that stands. */
+  readonly ruling: Ruling | null;
+}
+
+export interface Judgement {
+  readonly case: Case;
+  /** The most pressing first; never empty. */
+  readonly verdicts: readonly [Verdict, ...Verdict[]];
+  /** The owner's last call, where it says otherwise than the leading verdict. */
+  readonly dissent: { readonly call: OwnerCall; readonly trip: TripId } | null;
+}
+
+/** Every rule that may speak, in the order of precedence among equals: replace, repair, service, then the rest. */
+const RULES: readonly ((one: Case) => Finding | null)[] = [replace, repair, service, prove, drop, bringOnlyWhen, slim, swap, keepAsCover];
+
+/** Judges every item; one judgement each, in the order of the book. */
+export function judge(book: Book, school?: SchoolName): Judgement[] {
+  return openCases(book, school).map(judgeCase);
+}
+
+export function judgeCase(one: Case): Judgement {
+  const found = RULES.map((rule) => rule(one)).filter((finding) => finding !== null);
+  const kept = withoutEchoes(found);
+  // A yearly look or a first try is no reason to doubt a thing: it stays, and the look stands second.
+  const verdicts = (kept.every(isRoutine) ? [keep(one), ...kept] : kept)
+    .map((finding): Verdict => ({ ...finding, stake: stakeOf(one, finding), ruling: standingRuling(one, finding) }))
+    .sort((a, b) => precedence(a, one) - precedence(b, one));
+  // Where the owner has overruled everything, what is left to say is that it stays.
+  if (verdicts.every((verdict) => verdict.ruling?.decision === "overrule")) {
+    const finding = keep(one);
+    const reason = verdicts[0]?.ruling?.reason;
+    verdicts.unshift({ ...finding, says: `Your ruling: it stays${reason ? `, because ${reason.replace(/\.$/, "")}` : ""}.`, stake: stakeOf(one, finding), ruling: null });
+  }
+  return { case: one, verdicts: verdicts as [Verdict, ...Verdict[]], dissent: dissentOf(one, verdicts[0]!.verb) };
+}
+
+/** A thing to be replaced needs no repair, service or trial; one to be left at home no service, and no second reason to leave it. */
+function withoutEchoes(found: readonly Finding[]): Finding[] {
+  const verbs = new Set(found.map((finding) => finding.verb));
+  const silent = new Set<Verb>();
+  if (verbs.has("replace")) for (const verb of ["repair", "service", "prove"] as const) silent.add(verb);
+  if (verbs.has("repair")) silent.add("service").add("prove");
+  if (verbs.has("drop")) for (const verb of ["service", "bring only when", "slim", "swap", "prove"] as const) silent.add(verb);
+  return found.filter((finding) => !silent.has(finding.verb));
+}
+
+const isRoutine = ({ verb, urgency }: Finding) => (verb === "service" || verb === "prove") && urgency === "when convenient";
+
+const ORDER: readonly Verb[] = ["replace", "repair", "service", "prove", "drop", "bring only when", "slim", "swap", "add", "keep as cover", "keep"];
+
+/**
+ * Danger first (replace, repair or prove on a critical item), then the order of the verbs; what the owner overruled or
+ * put off comes last, and before it what is routine. A repair only to be watched does not push ahead of one to act on.
+ */
+function precedence(verdict: Verdict, one: Case): number {
+  const overruled = verdict.ruling && verdict.ruling.decision !== "agree" ? 1000 : 0;
+  const danger = isCritical(one) && ["replace", "repair", "prove"].includes(verdict.verb) && verdict.urgency !== "watch" ? 0 : 100;
+  const routine = isRoutine(verdict) || (verdict.verb === "repair" && verdict.urgency === "watch") ? 500 : 0;
+  return overruled + routine + danger + ORDER.indexOf(verdict.verb);
+}
+
+function stakeOf({ item, totals }: Case, { verb }: Finding): Stake {
+  const grams = item.weight?.g ?? null;
+  return {
+    grams: verb === "drop" || verb === "bring only when" ? grams : null,
+    deadGramMetres: verb === "drop" || verb === "bring only when" ? totals.deadGramMetres : 0,
+    price: verb === "replace" ? item.price : null,
+  };
+}
+
+const AGREES: Readonly<Record<OwnerCall, readonly Verb[]>> = {
+  "bring again": ["keep", "keep as cover", "service", "prove", "slim", "bring only when", "repair"],
+  "bring when": ["bring only when", "keep", "keep as cover", "prove", "service"],
+  leave: ["drop", "replace", "bring only when"],
+  fix: ["repair", "service", "prove"],
+  replace: ["replace"],
+  "try something else": ["swap", "drop", "replace"],
+};
+
+function dissentOf({ marked }: Case, verb: Verb): Judgement["dissent"] {
+  const last = marked.findLast(({ mark }) => mark.call !== null);
+  const call = last?.mark.call;
+  return last && call && !AGREES[call].includes(verb) ? { call, trip: last.outing.trip.id } : null;
+}

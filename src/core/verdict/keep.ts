@@ -1,0 +1,50 @@
+import { meanChance } from "../evidence/use-chance";
+import { count, percent } from "../units/speak";
+import { ESSENTIAL_JOBS, isCritical, type Case } from "./case";
+import { mayBeDropped, missesToDrop } from "./drop";
+import { TOO_LIGHT_TO_ARGUE } from "./schools";
+import type { Finding } from "./verdict";
+
+/** Cover that stayed shut did its job. */
+export function keepAsCover(one: Case): Finding | null {
+  const { item, use, totals, marked } = one;
+  const seldom = meanChance({ uses: use.called.uses + use.uncalled.uses, misses: use.called.misses + use.uncalled.misses }) < 0.5;
+  const essential = item.jobs.some((job) => ESSENTIAL_JOBS.includes(job)) || isCritical(one);
+  if (one.state !== "active" || !(item.cover || (essential && seldom && marked.length > 0 && !mayBeDropped(one)))) return null;
+  const idle = totals.carried.trips - totals.used.trips;
+  const slimmer = one.kind.contents && idle >= 3 ? " Look whether it can be smaller; never without." : "";
+  return {
+    verb: "keep as cover", urgency: "watch", sureness: "sure",
+    says: marked.length === 0
+      ? "Cover: it goes along and, with luck, stays shut."
+      : totals.used.trips === 0
+        ? `Never needed on ${count(totals.carried.trips, "trip")}, and that is the point of it. It stays.${slimmer}`
+        : `Needed on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}. It stays.${slimmer}`,
+    evidence: [{ text: `${totals.used.trips} of ${totals.carried.trips} trips`, trips: use.calledUsed }],
+    flips: "Nothing: what is dangerous to lack is not judged by use.",
+  };
+}
+
+/** Earns its carry; how much, in figures. */
+export function keep(one: Case): Finding {
+  const { item, use, totals, marked, worth } = one;
+  const toDrop = missesToDrop(one);
+  const light = item.weight !== null && item.weight.g < TOO_LIGHT_TO_ARGUE && totals.used.trips < totals.carried.trips / 2;
+  const uses = `Used on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}`;
+  const scarce = worth !== null && worth < one.school.worthNeeded && use.called.misses > use.called.uses && marked.length > 2;
+  const says = one.state !== "active" ? `No longer in use: ${one.state}.`
+    : marked.length === 0 ? "No marks yet. Take it, and see."
+    : light ? `${uses}, and too light to argue about.`
+    : use.called.misses > 0 && use.calledUsed.length === 0 ? `Not used in ${count(marked.length, "trip")} yet; too early to say.`
+    : item.load === "hobby" && totals.used.trips < totals.carried.trips ? `${uses}. Carried for joy, so judged by you alone.`
+    : scarce ? `${uses}, and worth about ${worth.toFixed(1)} of its weight. On the edge: it may stay, but watch it.`
+    : `${uses}${use.calledTrips.length > 2 ? `, ${percent(meanChance(use.called))} likely to be wanted when called for` : ""}. Keep it.`;
+  return {
+    verb: "keep", urgency: "watch", sureness: marked.length > 2 ? "sure" : "perhaps", says,
+    evidence: [
+      { text: uses.toLowerCase(), trips: use.calledUsed },
+      ...(worth === null ? [] : [{ text: `worth ${worth.toFixed(1)} × its weight on a trip like yours`, trips: [] }]),
+    ],
+    flips: one.state !== "active" ? "Nothing: it has left the shelf." : marked.length === 0 ? "The first mark." : toDrop === null ? "Nothing in its use; only wear or trouble." : `Unused on ${count(toDrop, "more trip")} that ${toDrop === 1 ? "calls" : "call"} for it.`,
+  };
+}

@@ -1,0 +1,42 @@
+import type { Case, Trouble } from "./case";
+import { count, sayDistance } from "../units/speak";
+import type { Units } from "../units/speak";
+import type { Trigger, TripId, WearUnit } from "../model";
+
+/** Wear in words: "412 km", "38 nights", "120 L". */
+export function sayWear(wear: number, unit: WearUnit, units: Units): string {
+  const whole = Math.round(wear);
+  switch (unit) {
+    case "m": return sayDistance(wear, units);
+    case "nights": return count(whole, "night");
+    case "wet days": return count(whole, "wet day");
+    case "L": return `${whole}\u00a0L`;
+    case "burns": return count(whole, "burn");
+    case "cycles": return count(whole, "charge");
+    default: return count(whole, "day");
+  }
+}
+
+/** What is left, as a person would say it: "about 90 km left, 40 to 150 km". */
+export function sayLeft({ item, left, book }: Pick<Case, "item" | "left" | "book">): string {
+  if (!left) return "no life to count down";
+  const say = (wear: number) => sayWear(wear, item.wears, book.settings.units);
+  return `about ${say(left.median)} left, ${say(left.low)} to ${say(left.high)} (80\u00a0%)`;
+}
+
+/** "on Long Quill", "on 3 trips". */
+export function onTrips(trips: readonly TripId[], { book }: Pick<Case, "book">): string {
+  if (trips.length !== 1) return `on ${count(trips.length, "trip")}`;
+  return `on ${book.outings.find((outing) => outing.trip.id === trips[0])?.trip.name ?? "one trip"}`;
+}
+
+/** What happened, in the owner's words where there are any. */
+export function sayTrouble({ mark, entry, failed, tripName }: Trouble): string {
+  const told = (mark?.note || entry?.note || "").replace(/\.$/, "");
+  const what = failed ? "Failed" : "Damaged";
+  return entry ? `Damaged between trips${told ? `: ${told}` : ""}` : `${what} on ${tripName}${told ? `: ${told}` : ""}`;
+}
+
+const NOUNS: Partial<Record<Trigger, string>> = { freezing: "frost", "no signal": "no signal", "dry stretch": "a dry stretch", town: "towns on the way", "camp time": "time in camp" };
+/** A trigger as the end of "when you expect …". */
+export const sayTrigger = (trigger: Trigger) => NOUNS[trigger] ?? trigger;

@@ -1,0 +1,35 @@
+import { NextResponse, type NextRequest } from "next/server";
+
+const LOCAL = ["localhost", "127.0.0.1", "[::1]"];
+
+/**
+ * A page elsewhere must not write here, nor read by giving this machine another name: only the names it listens on are
+ * answered, and whatever changes something must come from a page of ours.
+ */
+export function proxy(request: NextRequest): NextResponse {
+  const host = request.headers.get("host") ?? "";
+  const name = host.replace(/:\d+$/, "");
+  const listens = process.env.NETTLE_HOST;
+  if (!LOCAL.includes(name) && name !== listens && listens !== "0.0.0.0") return refuse("Nettle Tally answers only to the name it listens on.");
+  const origin = request.headers.get("origin");
+  if (request.method !== "GET" && request.method !== "HEAD" && origin !== null && new URL(origin).host !== host) return refuse("That came from another site.");
+
+  const nonce = btoa(crypto.randomUUID());
+  const development = process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : "";
+  const policy = [
+    "default-src 'self'", `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development}`, "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:",
+    "font-src 'self'", "connect-src 'self'", "worker-src 'self' blob:", "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
+  ].join("; ");
+  const headers = new Headers(request.headers);
+  headers.set("x-nonce", nonce);
+  headers.set("Content-Security-Policy", policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set("Content-Security-Policy", policy);
+  response.headers.set("X-Content-Type-Options", "nosniff");
+  response.headers.set("Referrer-Policy", "same-origin");
+  return response;
+}
+
+const refuse = (why: string) => new NextResponse(why, { status: 403 });
+
+export const config = { matcher: ["/((?!_next/static|favicon.ico).*)"] };

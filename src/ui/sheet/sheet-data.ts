@@ -1,0 +1,46 @@
+import type { Job, Stow, TripId, ItemId, Verb } from "@/core/model";
+import type { Urgency } from "@/core/verdict/verdict";
+import type { RulerFigures } from "../ruler";
+import type { StrokeCode } from "../stroke";
+
+/** A column of the sheet. */
+export interface SheetTrip {
+  readonly id: TripId;
+  readonly name: string;
+  readonly metres: number;
+  readonly distance: string;
+  readonly nights: number;
+  readonly signs: readonly string[];
+  readonly cut: boolean;
+}
+
+/** A row of the sheet; `strokes` has one code a trip. */
+export interface SheetRow {
+  readonly id: ItemId;
+  readonly name: string;
+  readonly kind: string;
+  readonly jobs: readonly Job[];
+  readonly stow: Stow;
+  readonly grams: number;
+  readonly weight: string;
+  readonly strokes: string;
+  readonly metres: number;
+  readonly distance: string;
+  readonly nights: number;
+  readonly ruler: RulerFigures | null;
+  readonly left: string;
+  readonly verb: Verb;
+  readonly urgency: Urgency;
+  readonly ruled: boolean;
+  readonly says: string;
+  readonly dead: number;
+  readonly worth: number;
+}
+
+export interface SheetData {
+  readonly trips: readonly SheetTrip[];
+  readonly rows: readonly SheetRow[];
+  readonly distanceUnit: string;
+}
+
+export const strokeAt = (row: SheetRow, trip: number) => row.strokes[trip] as StrokeCode;

@@ -1,0 +1,75 @@
+import Link from "next/link";
+import { memo, type CSSProperties } from "react";
+import { Ruler } from "../ruler";
+import { Stroke, STROKES, type StrokeCode } from "../stroke";
+import { VerbWord } from "../verb-word";
+import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
+
+/** The stretch of trip columns that is drawn, in pixels and numbers. */
+export interface Span {
+  readonly total: number;
+  readonly before: number;
+  readonly cell: number;
+  readonly shown: readonly number[];
+}
+
+export function GroupLine({ line, index, style, grams }: { line: { group: string }; index: number; style: CSSProperties; grams: number }) {
+  return (
+    <div role="row" aria-rowindex={index} style={style} className="flex items-end border-b border-rule-strong">
+      <div role="rowheader" className="sticky left-0 flex items-baseline gap-2 bg-paper pb-1 pr-3 font-head text-[0.9rem] font-bold">
+        {line.group} <span className="num text-xs font-normal text-muted">{Math.round(grams).toLocaleString("en-GB").replaceAll(",", "\u202f")} g</span>
+      </div>
+    </div>
+  );
+}
+
+interface RowLineProps {
+  row: SheetRow;
+  number: number;
+  index: number;
+  style: CSSProperties;
+  span: Span;
+  lit: number;
+  narrow: boolean;
+  focusTrip: number;
+  fresh: ReadonlyMap<string, StrokeCode>;
+  trips: readonly SheetTrip[];
+  onPlace: (trip: number) => void;
+}
+
+export const RowLine = memo(function RowLine({ row, number, index, style, span, lit, narrow, focusTrip, fresh, trips, onPlace }: RowLineProps) {
+  return (
+    <div role="row" aria-rowindex={index} style={style} className="group/row flex items-stretch border-b border-rule">
+      <div role="rowheader" data-fixed="left" className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]">
+        <Link href={`/item/${row.id}`} className="min-w-0 flex-1 leading-tight hover:underline sm:truncate" title={row.name}>
+          <span className="block truncate font-semibold">{row.name}</span>
+          {narrow && <VerbWord verb={row.verb} urgency={row.urgency} className="text-[0.8rem]" />}
+        </Link>
+        <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
+      </div>
+      <div role="presentation" className="relative shrink-0" style={{ width: span.total }}>
+        {span.shown.map((trip) => {
+          const made = fresh.get(`${row.id}:${trip}`);
+          const code = made ?? strokeAt(row, trip);
+          const known = trips[trip];
+          return (
+            <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(trip)}
+              aria-label={`${row.name}, ${known?.name}: ${STROKES[code]}`} title={`${known?.name}: ${STROKES[code]}`}
+              className={`absolute inset-y-0 flex items-end justify-center pb-1 ${trip === lit ? "bg-catkin" : ""}`} style={{ left: trip * span.cell, width: span.cell }}>
+              <Stroke code={code} fresh={made !== undefined} size={span.cell < 24 ? 18 : 20} />
+            </div>
+          );
+        })}
+      </div>
+      <div data-fixed={narrow ? undefined : "right"} role="presentation" className="flex shrink-0 items-center bg-paper pl-2 group-hover/row:bg-leaf-soft sm:sticky sm:right-0 sm:z-10">
+        <span role="gridcell" aria-label={`used for ${row.distance}`} className="num w-14 text-right text-[0.95rem]">{row.distance}</span>
+        <span role="gridcell" aria-label={`${row.nights} nights`} className="num w-12 text-right text-[0.95rem]">{row.nights}</span>
+        <span role="gridcell" className="w-[7.2rem] pl-4">{row.ruler ? <Ruler {...row.ruler} words={row.left} /> : <span className="sr-only">no life to count down</span>}</span>
+        <span role="gridcell" className="w-[8.4rem] truncate pl-1 text-[0.95rem]" title={row.says}>
+          <VerbWord verb={row.verb} urgency={row.urgency} />
+          {row.ruled && <span className="ml-1 text-xs text-muted" title="You have ruled on this">ruled</span>}
+        </span>
+      </div>
+    </div>
+  );
+});

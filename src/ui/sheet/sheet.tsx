@@ -1,0 +1,154 @@
+"use client";
+
+import { useVirtualizer } from "@tanstack/react-virtual";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { toast } from "sonner";
+import { Mark, type Use } from "@/core/model";
+import { isTyping } from "../is-typing";
+import { sendMark } from "../send-mark";
+import type { StrokeCode } from "../stroke";
+import { arrange, EVERYTHING, type Asked, type Line } from "./arrange";
+import { SheetControls } from "./sheet-controls";
+import { GroupLine, RowLine } from "./sheet-line";
+import type { SheetData } from "./sheet-data";
+import { TrailStrip } from "./trail-strip";
+import { useMedia } from "./use-media";
+
+const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
+/** How a mark made here looks until the server has judged it. */
+const USE_STROKES: Readonly<Record<Use, StrokeCode>> = { used: "u", hardly: "h", unused: "n" };
+/** After the last mark, how long to wait before asking for the new verdicts. */
+const REFRESH_MS = 700;
+
+export interface Place {
+  readonly row: number;
+  readonly trip: number;
+}
+
+/** The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in place. */
+export function Sheet({ data }: { data: SheetData }) {
+  const router = useRouter();
+  const narrow = useMedia("(max-width: 700px)");
+  const [asked, setAsked] = useState<Asked>(EVERYTHING);
+  const [fresh, setFresh] = useState<ReadonlyMap<string, StrokeCode>>(new Map());
+  const lines = useMemo(() => arrange(data.rows, asked), [data.rows, asked]);
+  const rowsOnly = useMemo(() => lines.flatMap((line, index) => ("row" in line ? [{ index, row: line.row }] : [])), [lines]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
+  const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
+  const height = narrow ? 46 : 29;
+
+  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6 });
+  const columns = useVirtualizer({ horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 6 });
+  useEffect(() => rows.measure(), [height, rows]);
+  useEffect(() => columns.measure(), [cell, columns]);
+  useEffect(() => setFresh(new Map()), [data]);
+  useEffect(() => {
+    // The latest trips are what is looked for; an owner of many scrolls back from there.
+    if (data.trips.length > 24) scroller.current?.scrollTo({ left: scroller.current.scrollWidth });
+    return () => clearTimeout(refresh.current);
+  }, [data.trips.length]);
+
+  const focusCell = useCallback((to: Place) => {
+    const target = rowsOnly[to.row];
+    if (!target) return;
+    place.current = to;
+    rows.scrollToIndex(target.index, { align: "auto" });
+    columns.scrollToIndex(to.trip, { align: "auto" });
+    // The cell may only be drawn once the scroll has happened.
+    requestAnimationFrame(() => {
+      const element = scroller.current?.querySelector<HTMLElement>(`[data-cell="${to.row}:${to.trip}"]`);
+      scroller.current?.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
+      element?.setAttribute("tabindex", "0");
+      element?.focus({ preventScroll: true });
+      if (element) keepInView(scroller.current!, element);
+    });
+  }, [rowsOnly, rows, columns]);
+
+  const mark = useCallback((at: Place, use: Use | null) => {
+    const row = rowsOnly[at.row]?.row;
+    const trip = data.trips[at.trip];
+    if (!row || !trip) return;
+    const key = `${row.id}:${at.trip}`;
+    setFresh((before) => new Map(before).set(key, use ? USE_STROKES[use] : "p"));
+    const send = { trip: trip.id, item: row.id, mark: use ? Mark.parse({ use }) : null };
+    sendMark(send).then(
+      () => {
+        clearTimeout(refresh.current);
+        refresh.current = setTimeout(() => router.refresh(), REFRESH_MS);
+      },
+      (error: Error) => toast.error(error.message),
+    );
+  }, [rowsOnly, data.trips, router]);
+
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const at = (event.target as HTMLElement).closest<HTMLElement>("[data-cell]")?.dataset.cell?.split(":").map(Number);
+    if (!at) return;
+    const [row, trip] = at as [number, number];
+    const moves: Record<string, Place> = {
+      ArrowDown: { row: row + 1, trip }, ArrowUp: { row: row - 1, trip }, ArrowRight: { row, trip: trip + 1 }, ArrowLeft: { row, trip: trip - 1 },
+      Home: { row, trip: 0 }, End: { row, trip: data.trips.length - 1 }, PageDown: { row: row + 15, trip }, PageUp: { row: row - 15, trip },
+    };
+    const move = moves[event.key];
+    if (move) {
+      event.preventDefault();
+      focusCell({ row: clamp(move.row, rowsOnly.length), trip: clamp(move.trip, data.trips.length) });
+    } else if (USE_KEYS[event.key]) {
+      event.preventDefault();
+      mark({ row, trip }, USE_KEYS[event.key]!);
+    } else if (event.key === "Enter") {
+      router.push(`/item/${rowsOnly[row]!.row.id}?trip=${data.trips[trip]!.id}`);
+    }
+  };
+
+  const first = columns.getVirtualItems()[0];
+  const shown = columns.getVirtualItems().map((column) => column.index);
+  const span = { total: columns.getTotalSize(), before: first?.start ?? 0, cell, shown };
+  let seen = -1;
+  const rowNumber = new Map(rowsOnly.map(({ index }, n) => [index, n]));
+
+  return (
+    <section aria-label="Tally sheet">
+      <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
+      <div ref={scroller} className="relative max-h-[calc(100dvh-9.5rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
+        <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="w-max min-w-full">
+          <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
+          {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
+          <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
+            {rows.getVirtualItems().map((virtual) => {
+              const line: Line = lines[virtual.index]!;
+              const style = { position: "absolute", top: virtual.start, height, left: 0, right: 0 } as const;
+              if ("group" in line) return <GroupLine key={line.group} line={line} index={virtual.index + 2} style={style} grams={line.grams} />;
+              seen = rowNumber.get(virtual.index)!;
+              return (
+                <RowLine key={line.row.id} row={line.row} number={seen} index={virtual.index + 2} style={style} span={span} lit={asked.trip} narrow={narrow} focusTrip={seen === place.current.row ? place.current.trip : -1}
+                  fresh={fresh} trips={data.trips} onPlace={(trip) => { place.current = { row: rowNumber.get(virtual.index)!, trip }; }} />
+              );
+            })}
+          </div>
+        </div>
+      </div>
+      <p className="no-print mt-2 hidden text-sm text-muted tabs:block">
+        Arrow keys walk the cells; <span className="kbd">u</span> used, <span className="kbd">h</span> hardly, <span className="kbd">n</span> unused mark in place; <span className="kbd">Enter</span> opens the item. <Link className="link" href="/settings#strokes">What the strokes mean</Link>
+      </p>
+    </section>
+  );
+}
+
+const clamp = (n: number, length: number) => Math.max(0, Math.min(length - 1, n));
+
+/** Scrolls a cell out from under the columns that stay put at either side. */
+function keepInView(scroller: HTMLElement, cell: HTMLElement) {
+  const box = scroller.getBoundingClientRect();
+  const at = cell.getBoundingClientRect();
+  const [left, right] = ["[data-fixed=left]", "[data-fixed=right]"].map((side) => cell.parentElement?.parentElement?.querySelector<HTMLElement>(side)?.getBoundingClientRect());
+  const from = Math.max(box.left, left?.right ?? box.left);
+  const to = Math.min(box.right, right && right.left > from ? right.left : box.right);
+  if (at.left < from) scroller.scrollBy({ left: at.left - from });
+  else if (at.right > to) scroller.scrollBy({ left: at.right - to });
+}
+

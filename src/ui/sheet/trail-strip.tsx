@@ -1,0 +1,62 @@
+import { Bug, CloudRain, Snowflake, Sun, Thermometer, ThermometerSnowflake, Wind, type LucideIcon } from "lucide-react";
+import type { SheetData } from "./sheet-data";
+import type { Span } from "./sheet-line";
+
+const SIGNS: Readonly<Record<string, LucideIcon>> = { rain: CloudRain, sun: Sun, bugs: Bug, "snow or ice": Snowflake, freezing: Snowflake, cold: ThermometerSnowflake, heat: Thermometer, wind: Wind };
+
+/** The head of the sheet: the trips as hills along one path, as high as they were far. Choosing one lights its column. */
+export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetData; span: Span; lit: number; narrow: boolean; onLight: (trip: number) => void }) {
+  const furthest = Math.max(...data.trips.map((trip) => trip.metres), 1);
+  const dense = span.cell < 24;
+  return (
+    <div role="rowgroup" className="sticky top-0 z-20 bg-paper">
+      <div role="row" aria-rowindex={1} className="flex items-end border-b-2 border-ink">
+        <div role="columnheader" className="sticky left-0 z-10 w-[9.4rem] shrink-0 self-stretch bg-paper pb-1 sm:w-[15.5rem]">
+          <span className="absolute bottom-1 left-0 text-sm text-muted">{data.rows.length} things</span>
+          <span className="num absolute bottom-1 right-2 hidden text-sm text-muted sm:inline">weight</span>
+        </div>
+        <div role="presentation" className="relative shrink-0" style={{ width: span.total, height: dense ? 150 : 158 }}>
+          <svg className="absolute bottom-[2.1rem] left-0" width={span.total} height="40" aria-hidden="true">
+            <path d={ridge(data.trips.map((trip) => Math.sqrt(trip.metres / furthest)), span.cell)} className="fill-leaf-soft stroke-leaf" strokeWidth="1.6" strokeLinejoin="round" />
+          </svg>
+          {span.shown.map((n) => {
+            const trip = data.trips[n]!;
+            return (
+              <div key={trip.id} role="columnheader" aria-colindex={n + 2} className="absolute inset-y-0" style={{ left: n * span.cell, width: span.cell }}>
+                <button type="button" aria-pressed={lit === n} onClick={() => onLight(n)}
+                  aria-label={`${trip.name}: ${trip.distance} ${data.distanceUnit}, ${trip.nights} nights${trip.signs.length ? `, ${trip.signs.join(" and ")}` : ""}${trip.cut ? ", cut short" : ""}`}
+                  className={`absolute inset-0 flex flex-col items-center justify-end ${lit === n ? "bg-catkin" : "hover:bg-leaf-soft"}`}>
+                  <span className="absolute left-1/2 w-32 origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-none" style={{ bottom: 84 }}>{trip.name}</span>
+                  <span className="relative flex h-4 items-center gap-px text-stem" aria-hidden="true">
+                    {trip.signs.slice(0, dense ? 1 : 2).map((sign) => {
+                      const Sign = SIGNS[sign];
+                      return Sign && <Sign key={sign} className="size-3" strokeWidth={2} />;
+                    })}
+                  </span>
+                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}</span>
+                </button>
+              </div>
+            );
+          })}
+        </div>
+        <div role="presentation" className="flex shrink-0 self-stretch bg-paper pb-1 pl-2 text-sm text-muted sm:sticky sm:right-0 sm:z-10">
+          <span role="columnheader" className="w-14 self-end text-right">{data.distanceUnit}</span>
+          <span role="columnheader" className="w-12 self-end text-right">nights</span>
+          <span role="columnheader" className="w-[7.2rem] self-end pl-4">what is left</span>
+          <span role="columnheader" className="w-[8.4rem] self-end pl-1">{narrow ? "" : "verdict"}<span className="sr-only">{narrow ? "verdict" : ""}</span></span>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** One skyline: a hill for each trip, its height 0 to 1. */
+function ridge(heights: readonly number[], cell: number): string {
+  const base = 39;
+  const hills = heights.map((height, n) => {
+    const top = base - 3 - height * 34;
+    const left = n * cell;
+    return `C${left + cell * 0.3} ${base} ${left + cell * 0.3} ${top} ${left + cell / 2} ${top}S${left + cell * 0.7} ${base} ${left + cell} ${base}`;
+  });
+  return `M0 ${base}${hills.join("")}`;
+}
