@@ -28,7 +28,7 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
         weight: item.weight ? sayMass(item.weight.g, units) : "–", strokes: strokes.join(""),
         metres: totals.used.metres, distance: distanceNumber(totals.used.metres, units), nights: Math.round(totals.used.nights),
         ruler: left && state === "active" && totals.used.trips > 0 ? { worn: left.worn, low: left.low, median: left.median, high: left.high, nextTrip: left.nextTrip, givesOut: left.givesOut } : null,
-        left: sayLeft({ item, left, book }), verb: lead.verb, urgency: lead.urgency, ruled: lead.ruling !== null, says: lead.says,
+        left: sayLeft({ item, left, book }), state, verb: lead.verb, urgency: lead.urgency, ruled: lead.ruling !== null, says: lead.says,
         dead: totals.deadGramMetres, worth: worth ?? Number.MAX_VALUE,
       };
     }),

@@ -23,11 +23,11 @@ export function SheetControls({ data, asked, found, onAsk }: { data: SheetData; 
   return (
     <div className="no-print mb-1 flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
       <Choice label="Sort by" value={asked.sort} options={Object.keys(SORTS)} onChange={(sort) => onAsk({ ...asked, sort: sort as SortName })} />
-      <input ref={search} type="search" value={asked.find} onChange={(event) => onAsk({ ...asked, find: event.target.value })} aria-label="Find a thing" placeholder="type to find" className="field !w-36 !py-1" />
+      <input ref={search} type="search" value={asked.find} onChange={(event) => onAsk({ ...asked, find: event.target.value })} aria-label="Find a thing" placeholder="type to find" className="field !min-h-8 !w-36 !py-0.5" />
       <Choice label="Kind" value={asked.kind} options={kinds} any="every kind" onChange={(kind) => onAsk({ ...asked, kind })} />
       <Choice label="Job" value={asked.job} options={jobs} any="every job" onChange={(job) => onAsk({ ...asked, job: job as Job | "" })} />
       <Choice label="Verdict" value={asked.verb} options={verbs} any="every verdict" onChange={(verb) => onAsk({ ...asked, verb: verb as Verb | "" })} />
-      {isFiltered && <button type="button" className="btn btn-plain" onClick={() => onAsk({ ...EVERYTHING, sort: asked.sort })}>Clear</button>}
+      {isFiltered && <button type="button" className="btn btn-plain !min-h-8" onClick={() => onAsk({ ...EVERYTHING, sort: asked.sort })}>Clear</button>}
       <span role="status" className="text-muted">{isFiltered ? `${found} of ${data.rows.length}${asked.trip >= 0 ? ` on ${data.trips[asked.trip]!.name}` : ""}` : ""}</span>
     </div>
   );
@@ -37,7 +37,7 @@ function Choice({ label, value, options, any, onChange }: { label: string; value
   return (
     <label className="flex items-center gap-1.5">
       <span className={any ? "sr-only" : "text-muted"}>{label}</span>
-      <select value={value} onChange={(event) => onChange(event.target.value)} className="field !w-auto max-w-44 !py-1">
+      <select value={value} onChange={(event) => onChange(event.target.value)} className="field !min-h-8 !w-auto max-w-44 !py-0.5">
         {any && <option value="">{any}</option>}
         {options.map((option) => <option key={option}>{option}</option>)}
       </select>

@@ -1,4 +1,4 @@
-import type { Job, Stow, TripId, ItemId, Verb } from "@/core/model";
+import type { ItemState, Job, Stow, TripId, ItemId, Verb } from "@/core/model";
 import type { Urgency } from "@/core/verdict/verdict";
 import type { RulerFigures } from "../ruler";
 import type { StrokeCode } from "../stroke";
@@ -29,6 +29,8 @@ export interface SheetRow {
   readonly nights: number;
   readonly ruler: RulerFigures | null;
   readonly left: string;
+  /** "active", or how it left. */
+  readonly state: ItemState;
   readonly verb: Verb;
   readonly urgency: Urgency;
   readonly ruled: boolean;

@@ -43,7 +43,7 @@ export const RowLine = memo(function RowLine({ row, number, index, style, span, 
       <div role="rowheader" data-fixed="left" className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]">
         <Link href={`/item/${row.id}`} className="min-w-0 flex-1 leading-tight hover:underline sm:truncate" title={row.name}>
           <span className="block truncate font-semibold">{row.name}</span>
-          {narrow && <VerbWord verb={row.verb} urgency={row.urgency} className="text-[0.8rem]" />}
+          {narrow && <span className="text-[0.8rem]"><Outcome row={row} /></span>}
         </Link>
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
@@ -66,10 +66,15 @@ export const RowLine = memo(function RowLine({ row, number, index, style, span, 
         <span role="gridcell" aria-label={`${row.nights} nights`} className="num w-12 text-right text-[0.95rem]">{row.nights}</span>
         <span role="gridcell" className="w-[7.2rem] pl-4">{row.ruler ? <Ruler {...row.ruler} words={row.left} /> : <span className="sr-only">no life to count down</span>}</span>
         <span role="gridcell" className="w-[8.4rem] truncate pl-1 text-[0.95rem]" title={row.says}>
-          <VerbWord verb={row.verb} urgency={row.urgency} />
+          <Outcome row={row} />
           {row.ruled && <span className="ml-1 text-xs text-muted" title="You have ruled on this">ruled</span>}
         </span>
       </div>
     </div>
   );
 });
+
+/** The leading verdict; of what has left the shelf, how it left, unless something follows from that. */
+function Outcome({ row }: { row: SheetRow }) {
+  return row.state !== "active" && row.verb === "keep" ? <span className="text-muted italic">{row.state}</span> : <VerbWord verb={row.verb} urgency={row.urgency} />;
+}

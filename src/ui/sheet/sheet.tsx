@@ -39,7 +39,7 @@ export function Sheet({ data }: { data: SheetData }) {
   const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
   const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
-  const height = narrow ? 46 : 29;
+  const height = narrow ? 46 : 27;
 
   const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6 });
   const columns = useVirtualizer({ horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 6 });
@@ -114,7 +114,7 @@ export function Sheet({ data }: { data: SheetData }) {
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
-      <div ref={scroller} className="relative max-h-[calc(100dvh-9.5rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
+      <div ref={scroller} className="relative max-h-[calc(100dvh-9.6rem)] tabs:max-h-[calc(100dvh-8.9rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
         <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="w-max min-w-full">
           <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
           {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}

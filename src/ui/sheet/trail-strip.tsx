@@ -15,8 +15,8 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
           <span className="absolute bottom-1 left-0 text-sm text-muted">{data.rows.length} things</span>
           <span className="num absolute bottom-1 right-2 hidden text-sm text-muted sm:inline">weight</span>
         </div>
-        <div role="presentation" className="relative shrink-0" style={{ width: span.total, height: dense ? 150 : 158 }}>
-          <svg className="absolute bottom-[2.1rem] left-0" width={span.total} height="40" aria-hidden="true">
+        <div role="presentation" className="relative shrink-0" style={{ width: span.total, height: 152 }}>
+          <svg className="absolute bottom-[2.05rem] left-0" width={span.total} height="34" aria-hidden="true">
             <path d={ridge(data.trips.map((trip) => Math.sqrt(trip.metres / furthest)), span.cell)} className="fill-leaf-soft stroke-leaf" strokeWidth="1.6" strokeLinejoin="round" />
           </svg>
           {span.shown.map((n) => {
@@ -26,7 +26,7 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
                 <button type="button" aria-pressed={lit === n} onClick={() => onLight(n)}
                   aria-label={`${trip.name}: ${trip.distance} ${data.distanceUnit}, ${trip.nights} nights${trip.signs.length ? `, ${trip.signs.join(" and ")}` : ""}${trip.cut ? ", cut short" : ""}`}
                   className={`absolute inset-0 flex flex-col items-center justify-end ${lit === n ? "bg-catkin" : "hover:bg-leaf-soft"}`}>
-                  <span className="absolute left-1/2 w-32 origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-none" style={{ bottom: 84 }}>{trip.name}</span>
+                  <span className="absolute left-1/2 w-[5.6rem] origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-[1.1]" style={{ bottom: 70 }}>{trip.name}</span>
                   <span className="relative flex h-4 items-center gap-px text-stem" aria-hidden="true">
                     {trip.signs.slice(0, dense ? 1 : 2).map((sign) => {
                       const Sign = SIGNS[sign];
@@ -39,7 +39,7 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
             );
           })}
         </div>
-        <div role="presentation" className="flex shrink-0 self-stretch bg-paper pb-1 pl-2 text-sm text-muted sm:sticky sm:right-0 sm:z-10">
+        <div role="presentation" className="flex shrink-0 self-end bg-paper pb-1 pl-2 text-sm text-muted sm:sticky sm:right-0 sm:z-10">
           <span role="columnheader" className="w-14 self-end text-right">{data.distanceUnit}</span>
           <span role="columnheader" className="w-12 self-end text-right">nights</span>
           <span role="columnheader" className="w-[7.2rem] self-end pl-4">what is left</span>
@@ -52,9 +52,9 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
 
 /** One skyline: a hill for each trip, its height 0 to 1. */
 function ridge(heights: readonly number[], cell: number): string {
-  const base = 39;
+  const base = 33;
   const hills = heights.map((height, n) => {
-    const top = base - 3 - height * 34;
+    const top = base - 3 - height * 28;
     const left = n * cell;
     return `C${left + cell * 0.3} ${base} ${left + cell * 0.3} ${top} ${left + cell / 2} ${top}S${left + cell * 0.7} ${base} ${left + cell} ${base}`;
   });

@@ -1,0 +1,20 @@
+import { notFound } from "next/navigation";
+import { Item, ItemId } from "@/core/model";
+import { store } from "@/data/connection";
+import { findItem } from "@/data/items";
+import { PageHead } from "@/ui/page-head";
+import { readBook } from "../../../book";
+import { ItemForm } from "./item-form";
+
+export default async function EditItemPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = ItemId.parse(decodeURIComponent((await params).id));
+  const item = await findItem(await store(), id);
+  if (!item) notFound();
+  const { book } = await readBook();
+  return (
+    <>
+      <PageHead title={`Edit ${item.name}`}>What you leave blank is as its kind has it.</PageHead>
+      <ItemForm item={Item.encode(item)} bags={book.items.filter((other) => other.id !== id && other.state === "active").map(({ id: value, name }) => [value, name] as const)} />
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { toast } from "sonner";
+import { EntryWhat, type ItemId } from "@/core/model";
+import { Field, SelectField } from "@/ui/field";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { useAnsweredForm } from "@/ui/use-answered-form";
+import { logEntry, takeEntryBack } from "./actions";
+
+interface Values { what: string; on: string; distance: string; nights: string; cost: string; note: string }
+
+/** A wash, a repair, wear in town: what happened between trips. */
+export function EntryForm({ item, today }: { item: ItemId; today: string }) {
+  const router = useRouter();
+  const blank: Values = { what: "repair", on: today, distance: "", nights: "", cost: "", note: "" };
+  const { form, submit, busy, wrong } = useAnsweredForm<Values, string>(blank, ({ what, on, distance, nights, cost, note }) => logEntry({
+    item, what, on, note, distance: distance.trim() || null, nights: nights.trim() === "" ? 0 : Number(nights), cost: cost.trim() === "" ? null : Number(cost.replace(",", ".")),
+  }), (id) => {
+    form.reset({ ...blank, what: form.getValues("what") });
+    tellOtherTabs();
+    router.refresh();
+    toast("Logged", { action: { label: "Undo", onClick: () => void takeEntryBack(id).then(() => router.refresh()) } });
+  });
+  const { register, watch, formState: { errors } } = form;
+  return (
+    <form onSubmit={submit(false)} noValidate className="space-y-3" aria-labelledby="entry-title">
+      <h2 id="entry-title" className="border-b-2 border-ink pb-1 text-lg">Between trips</h2>
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField label="What" {...register("what")} options={EntryWhat.options} />
+        <Field label="On" type="date" {...register("on")} error={errors.on?.message} />
+        {watch("what") === "wear" && <>
+          <Field label="Distance" {...register("distance")} error={errors.distance?.message} placeholder="120 km" />
+          <Field label="Nights" inputMode="decimal" {...register("nights")} error={errors.nights?.message} />
+        </>}
+        <Field label="Cost" inputMode="decimal" {...register("cost")} error={errors.cost?.message} />
+        <Field label="Note" {...register("note")} error={errors.note?.message} />
+      </div>
+      {wrong && <p role="alert" className="error">{wrong}</p>}
+      <button className="btn" disabled={busy}>Log it</button>
+    </form>
+  );
+}

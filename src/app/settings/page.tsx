@@ -1,0 +1,29 @@
+import type { Metadata } from "next";
+import { cookies } from "next/headers";
+import { PageHead } from "@/ui/page-head";
+import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke";
+import { readBook } from "../book";
+import { Everything } from "./everything";
+import { SettingsForm } from "./settings-form";
+
+export const metadata: Metadata = { title: "Settings" };
+
+export default async function SettingsPage() {
+  const { log } = await readBook();
+  const theme = (await cookies()).get("theme")?.value ?? "system";
+  return (
+    <>
+      <PageHead title="Settings" />
+      <div className="max-w-4xl space-y-8 pb-10">
+        <SettingsForm settings={log.settings} theme={theme} />
+        <Everything owned={log.items.length} />
+        <section id="strokes" aria-labelledby="strokes-title">
+          <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">What the strokes mean</h2>
+          <ul className="grid gap-x-8 gap-y-2 sm:grid-cols-3">
+            {(Object.entries(STROKES) as [StrokeCode, string][]).filter(([code]) => code !== "-").map(([code, words]) => <li key={code} className="flex items-end gap-3"><span className="flex w-5 justify-center"><Stroke code={code} size={24} /></span>{words}</li>)}
+          </ul>
+        </section>
+      </div>
+    </>
+  );
+}

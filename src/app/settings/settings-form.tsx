@@ -1,0 +1,56 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState, useTransition } from "react";
+import { toast } from "sonner";
+import type { Settings } from "@/core/model";
+import { SCHOOLS } from "@/core/verdict/schools";
+import { percent } from "@/core/units/speak";
+import { Field, SelectField } from "@/ui/field";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { keepSettings, keepTheme } from "./actions";
+
+/** Units, school and look; each choice is kept as it is made. */
+export function SettingsForm({ settings, theme }: { settings: Settings; theme: string }) {
+  const router = useRouter();
+  const [now, setNow] = useState(settings);
+  const [error, setError] = useState<string>();
+  const [, start] = useTransition();
+  const keep = (next: Settings) => start(async () => {
+    setNow(next);
+    const answer = await keepSettings(next);
+    setError(answer.ok ? undefined : Object.values(answer.fields)[0]);
+    if (!answer.ok) return;
+    tellOtherTabs();
+    router.refresh();
+  });
+  const unit = <K extends keyof Settings["units"]>(field: K, value: string) => keep({ ...now, units: { ...now.units, [field]: value as Settings["units"][K] } });
+  return (
+    <div className="space-y-8">
+      <section aria-labelledby="units-title">
+        <h2 id="units-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">Units and look</h2>
+        <div className="grid gap-4 sm:grid-cols-5">
+          <SelectField label="Weight" value={now.units.weight} onChange={(event) => unit("weight", event.target.value)} options={[["g", "kg and g"], ["oz", "lb and oz"]]} />
+          <SelectField label="Distance" value={now.units.distance} onChange={(event) => unit("distance", event.target.value)} options={[["km", "km and m"], ["mi", "miles and feet"]]} />
+          <SelectField label="Temperature" value={now.units.temperature} onChange={(event) => unit("temperature", event.target.value)} options={[["C", "°C"], ["F", "°F"]]} />
+          <Field label="Currency" value={now.currency} maxLength={4} error={error} onChange={(event) => keep({ ...now, currency: event.target.value })} />
+          <SelectField label="Light or dark" defaultValue={theme} onChange={(event) => void keepTheme(event.target.value as "light" | "dark" | "system").then(() => router.refresh())} options={[["system", "as the system"], "light", "dark"]} />
+        </div>
+        <p className="hint mt-2">Change them at any time. What you typed is kept exactly: 9.6 oz stays 9.6 oz.</p>
+      </section>
+      <section aria-labelledby="school-title">
+        <h2 id="school-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">School</h2>
+        <p className="hint mb-3">Walkers disagree about how much to forgive a thing. These are rules of thumb, common practice, with no published source.</p>
+        <div role="radiogroup" aria-labelledby="school-title" className="grid gap-2 sm:grid-cols-2">
+          {Object.values(SCHOOLS).map(({ name, motto, dropLine, worthNeeded, backups }) => (
+            <label key={name} className={`cursor-pointer border p-3 has-focus-visible:outline-2 has-focus-visible:outline-stem ${now.school === name ? "border-leaf bg-leaf-soft" : "border-rule"}`}>
+              <input type="radio" name="school" value={name} className="sr-only" checked={now.school === name} onChange={() => { keep({ ...now, school: name }); toast(`Judged by the ${name} school from now on`); }} />
+              <span className="font-head text-lg font-bold">{name}</span> <span className="text-muted">{motto}</span>
+              <span className="mt-1 block text-sm">Leave it when it is four to one that it is used on fewer than {percent(dropLine)} of the chances that call for it. Backups for a critical job: {backups("fire")}{backups("light") !== backups("fire") && `, ${backups("light")} for light and water`}. Worth asked of its weight: {worthNeeded}.</span>
+            </label>
+          ))}
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import { Item, ItemId, type ItemState } from "@/core/model";
+import { parseLine } from "@/core/shelf/parse-line";
+import { slug } from "@/core/slug";
+import { carriesOf } from "@/data/carries";
+import { store } from "@/data/connection";
+import { allItems, findItem, removeItem, saveItems } from "@/data/items";
+import { readSettings } from "@/data/settings";
+import { byField, refuse, type Answer } from "@/ui/answer";
+import { today } from "../book";
+
+/** More than this, in grams, is asked about, not refused. */
+const HEAVY = 20_000;
+
+/** Puts one typed line on the shelf. */
+export async function addLine(line: string, sure: boolean): Promise<Answer<{ id: ItemId; name: string }>> {
+  const db = await store();
+  const { units } = await readSettings(db);
+  const parsed = parseLine(line, units.weight);
+  if (parsed.name === "") return refuse({ line: "Give it a name, like: rain shell 312 g lid." });
+  const taken = await allItems(db);
+  const twin = taken.find((item) => item.state === "active" && item.name.toLowerCase() === parsed.name.toLowerCase());
+  if (!sure && twin) return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
+  if (!sure && parsed.weight && parsed.weight.g > HEAVY) return { ok: false, fields: {}, ask: `${parsed.weight.typed} is a lot for one thing. Is that right?` };
+  const made = Item.safeParse({ ...parsed, weight: parsed.weight?.typed ?? null, id: slug(parsed.name, new Set(taken.map((item) => item.id))) });
+  if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
+  await saveItems(db, [made.data]);
+  revalidatePath("/", "layout");
+  return { ok: true, value: { id: made.data.id, name: made.data.name } };
+}
+
+/** Saves what the item form says; `raw` has the shape of an item in a file. */
+export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
+  const item = Item.safeParse(raw);
+  if (!item.success) return refuse(byField(item.error));
+  if (!sure && item.data.weight && item.data.weight.g > HEAVY) return { ok: false, fields: {}, ask: `${item.data.weight.typed} is a lot for one thing. Is that right?` };
+  const db = await store();
+  if (item.data.bag !== null && !(await findItem(db, item.data.bag))) return refuse({ bag: "That bag is no longer on the shelf." });
+  await saveItems(db, [item.data]);
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+/** Retires a thing, or takes it back; its history stays. Returns the state it was in, for undo. */
+export async function setState(id: ItemId, state: ItemState): Promise<ItemState | null> {
+  const db = await store();
+  const item = await findItem(db, ItemId.parse(id));
+  if (!item) return null;
+  await saveItems(db, [{ ...item, state, since: state === "active" ? null : today() }]);
+  revalidatePath("/", "layout");
+  return item.state;
+}
+
+/** Takes an item that never went on a trip off the shelf for good. */
+export async function deleteItem(id: ItemId): Promise<Answer> {
+  const db = await store();
+  if ((await carriesOf(db, { item: id })).length > 0) return refuse({ "": "It has been on trips: retire it, and its history stays." });
+  await removeItem(db, ItemId.parse(id));
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+/** Puts imported items on the shelf: all of them, or none. */
+export async function importItems(raws: readonly unknown[]): Promise<Answer<number>> {
+  const db = await store();
+  const ids = new Set((await allItems(db)).map((item): string => item.id));
+  const items: Item[] = [];
+  for (const [n, raw] of raws.entries()) {
+    const item = Item.omit({ id: true }).safeParse(raw);
+    if (!item.success) return refuse({ "": `Row ${n + 1}: ${Object.values(byField(item.error))[0]}` });
+    const id = slug(item.data.name, ids);
+    ids.add(id);
+    items.push({ ...item.data, id: ItemId.parse(id) });
+  }
+  await db.transaction((tx) => saveItems(tx, items));
+  revalidatePath("/", "layout");
+  return { ok: true, value: items.length };
+}

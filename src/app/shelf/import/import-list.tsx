@@ -1,0 +1,96 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useMemo, useState, useTransition } from "react";
+import { toast } from "sonner";
+import { count } from "@/core/units/speak";
+import { CSV_FIELDS, CSV_LIMIT, guessMapping, readItems, readTable, type CsvField, type Mapping } from "@/formats/items-csv";
+import { SelectField, TextField } from "@/ui/field";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { importItems } from "../actions";
+
+const FIELD_NAMES: Record<CsvField, string> = { name: "Name", kind: "Kind", weight: "Weight", unit: "Unit of the weight", stow: "Where it rides", pieces: "Pieces", price: "Price", acquired: "Bought on", state: "State", note: "Note" };
+
+/** Choose, map, look, keep: all of the good rows go in together, or none do. */
+export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g" | "oz" }) {
+  const router = useRouter();
+  const [text, setText] = useState("");
+  const [chosen, setChosen] = useState<Mapping>();
+  const [doubles, setDoubles] = useState(false);
+  const [failed, setFailed] = useState<string>();
+  const [busy, start] = useTransition();
+  const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
+  const mapping = useMemo(() => chosen ?? (table?.ok ? guessMapping(table.header) : {}), [chosen, table]);
+  const rows = useMemo(() => (table?.ok && mapping.name !== undefined ? readItems(table.header, table.rows, mapping, new Set(owned), unit) : []), [table, mapping, owned, unit]);
+  const bad = rows.filter((row) => row.problem !== null);
+  const twice = rows.filter((row) => row.problem === null && row.double);
+  const good = rows.flatMap((row) => (row.item !== null && (doubles || !row.double) ? [row.item] : []));
+
+  const choose = async (file: File | undefined) => {
+    setFailed(undefined);
+    setChosen(undefined);
+    if (!file) return;
+    if (file.size > CSV_LIMIT) return setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
+    setText(await file.text());
+  };
+  const keep = () => start(async () => {
+    const answer = await importItems(good);
+    if (!answer.ok) return setFailed(Object.values(answer.fields)[0]);
+    tellOtherTabs();
+    toast(`${count(answer.value, "thing")} put on the shelf`);
+    router.push("/shelf");
+  });
+
+  return (
+    <div className="max-w-4xl space-y-6">
+      <div>
+        <label className="label" htmlFor="list-file">A CSV file</label>
+        <input id="list-file" type="file" accept=".csv,text/csv,text/plain" className="field" onChange={(event) => void choose(event.target.files?.[0])} />
+      </div>
+      <TextField label="Or paste it here" value={text} rows={5} onChange={(event) => { setText(event.target.value); setChosen(undefined); setFailed(undefined); }} placeholder={"name,weight,where\nRain shell,312 g,outside"} error={failed ?? (table && !table.ok ? table.why : undefined)} spellCheck={false} />
+      {table?.ok && (
+        <>
+          <fieldset>
+            <legend className="mb-2 font-head text-lg font-bold">Which column is what</legend>
+            <div className="grid grid-cols-2 gap-3 sm:grid-cols-3 md:grid-cols-5">
+              {CSV_FIELDS.map((field) => (
+                <SelectField key={field} label={FIELD_NAMES[field]} value={String(mapping[field] ?? "")}
+                  error={field === "name" && mapping.name === undefined ? "Say which column has the names." : undefined}
+                  options={[["", "–"], ...table.header.map((name, n) => [String(n), name || `column ${n + 1}`] as const)]}
+                  onChange={({ target: { value } }) => setChosen({ ...mapping, [field]: value === "" ? undefined : Number(value) })} />
+              ))}
+            </div>
+          </fieldset>
+          {bad.length > 0 && (
+            <div role="alert" className="border-l-4 border-sting pl-4">
+              <p className="font-bold text-sting">{count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until they are mended, in the text above.</p>
+              <ul>{bad.slice(0, 30).map((row) => <li key={row.line}>Line {row.line}{row.name && ` (${row.name})`}: {row.problem}</li>)}</ul>
+              {bad.length > 30 && <p>… and {bad.length - 30} more.</p>}
+            </div>
+          )}
+          {twice.length > 0 && (
+            <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
+              <input type="checkbox" className="mt-1 size-5" checked={doubles} onChange={(event) => setDoubles(event.target.checked)} />
+              <span>{count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already here ({twice.slice(0, 6).map((row) => row.name).join(", ")}{twice.length > 6 ? " …" : ""}). Left out, unless you tick this.</span>
+            </label>
+          )}
+          {rows.length > 0 && (
+            <div className="max-h-80 overflow-auto border-y border-rule" tabIndex={0} role="region" aria-label="What it comes to">
+              <table className="w-full text-[0.95rem]">
+                <thead className="sticky top-0 bg-paper text-left text-sm text-muted"><tr><th className="py-1 font-normal">line</th><th className="font-normal">thing</th><th className="font-normal">weight</th><th className="font-normal">kind</th><th className="font-normal">rides</th></tr></thead>
+                <tbody>
+                  {rows.slice(0, 500).map((row) => (
+                    <tr key={row.line} className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}>
+                      <td className="num py-0.5">{row.line}</td><td>{row.name || "–"}</td><td className="num">{row.item?.weight ?? "–"}</td><td>{row.item?.kind ?? "–"}</td><td>{row.item?.stow ?? "as its kind"}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+          <button type="button" className="btn btn-leaf" disabled={busy || bad.length > 0 || good.length === 0} onClick={keep}>Put {count(good.length, "thing")} on the shelf</button>
+        </>
+      )}
+    </div>
+  );
+}

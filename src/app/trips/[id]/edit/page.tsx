@@ -1,0 +1,24 @@
+import { notFound } from "next/navigation";
+import { TripId } from "@/core/model";
+import { carriesOf } from "@/data/carries";
+import { store } from "@/data/connection";
+import { findTrip } from "@/data/trips";
+import { PageHead } from "@/ui/page-head";
+import { readBook } from "../../../book";
+import { TripForm } from "../../trip-form";
+import { packable, tripValues } from "../../trip-values";
+
+export default async function EditTripPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = TripId.parse(decodeURIComponent((await params).id));
+  const db = await store();
+  const trip = await findTrip(db, id);
+  if (!trip) notFound();
+  const carries = await carriesOf(db, { trip: id });
+  const { book } = await readBook();
+  return (
+    <>
+      <PageHead title={`Edit ${trip.name}`} />
+      <TripForm id={id} values={tripValues(trip, carries)} shelf={packable(book, carries)} last={null} units={book.settings.units} />
+    </>
+  );
+}

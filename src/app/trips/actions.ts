@@ -1,0 +1,71 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import { z } from "zod";
+import { tripProblems } from "@/core/check";
+import { daysBetween } from "@/core/ledger/days";
+import { ItemId, Missed, Trip, TripId } from "@/core/model";
+import { slug } from "@/core/slug";
+import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { store } from "@/data/connection";
+import { allItems } from "@/data/items";
+import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
+import { byField, refuse, type Answer } from "@/ui/answer";
+import { today } from "../book";
+
+const TripHead = Trip.omit({ carries: true });
+const Packed = z.array(z.object({ item: ItemId, legs: z.array(z.int().min(1)).nullable() }));
+
+/** Saves a trip and what was in the pack; marks already made stay, those of things taken off the list go. */
+export async function saveTrip(raw: Record<string, unknown>, packed: z.input<typeof Packed>, sure: boolean): Promise<Answer<TripId>> {
+  const db = await store();
+  const others = await allTrips(db);
+  const id = raw.id ? TripId.parse(raw.id) : TripId.parse(slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))));
+  const known = await findTrip(db, id);
+  const parsed = TripHead.safeParse({ ...(known ? { ...TripHead.encode(known) } : {}), ...raw, id });
+  if (!parsed.success) return refuse(byField(parsed.error));
+  const trip = parsed.data;
+  const problems = tripProblems(trip);
+  if (problems.length) return refuse(Object.fromEntries(problems.map(({ path, message }) => [path[0] === "distance" ? "legs.0.distance" : path.join("."), message])));
+  if (trip.legs.length === 0) return refuse({ "legs.0.distance": "Say how far it was, or read it from a track." });
+  if (!trip.planned && trip.starts > today()) return refuse({ starts: "It starts in the future. Tick “not walked yet” if it is planned." });
+  const twin = others.find((other) => other.id !== id && other.name === trip.name && other.starts === trip.starts && other.ends === trip.ends);
+  if (twin) return refuse({ name: `“${trip.name}” from ${trip.starts} to ${trip.ends} is in the log already.` });
+  const overlap = others.find((other) => other.id !== id && !other.planned && !trip.planned && other.starts < trip.ends && trip.starts < other.ends);
+  if (overlap && !sure) return { ok: false, fields: {}, ask: `${overlap.name} (${overlap.starts} to ${overlap.ends}) covers some of these days. Keep both?` };
+  const things = Packed.parse(packed);
+  const beyond = things.find(({ legs }) => legs?.some((leg) => leg > trip.legs.length));
+  if (beyond) return refuse({ packed: "Something is packed for a leg that is no longer there." });
+  const shelf = new Map((await allItems(db)).map((item) => [item.id, item]));
+  const gone = things.map(({ item }) => shelf.get(item)).find((item) => item && item.state !== "active" && item.since !== null && daysBetween(item.since, trip.starts) > 0);
+  if (gone) return refuse({ packed: `${gone.name} has been ${gone.state} since ${gone.since}, before this trip.` });
+  await db.transaction(async (tx) => {
+    await saveTrips(tx, [trip]);
+    const before = new Map((await carriesOf(tx, { trip: id })).map((carry) => [carry.item, carry]));
+    const now = new Set(things.map((thing) => thing.item));
+    await removeCarries(tx, id, [...before.keys()].filter((item) => !now.has(item)));
+    await saveCarries(tx, id, things.filter(({ item }) => shelf.has(item)).map(({ item, legs }) => ({ item, legs, mark: before.get(item)?.mark ?? null })));
+  });
+  revalidatePath("/", "layout");
+  return { ok: true, value: id };
+}
+
+const LookBack = z.object({ made: z.array(ItemId).max(3, "Three at most."), stay: z.array(ItemId).max(3, "Three at most."), missed: z.array(Missed).max(20) });
+
+/** Saves what is said looking back: what made the trip, what could have stayed, what was missed. */
+export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {
+  const said = LookBack.safeParse(raw);
+  if (!said.success) return refuse(byField(said.error));
+  const db = await store();
+  const known = await findTrip(db, TripId.parse(trip));
+  if (!known) return refuse({ "": "That trip is no longer here." });
+  await db.transaction((tx) => saveTrips(tx, [{ ...known, ...said.data }]));
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+/** Removes a trip with its marks. */
+export async function deleteTrip(id: TripId): Promise<void> {
+  await removeTrip(await store(), TripId.parse(id));
+  revalidatePath("/", "layout");
+}

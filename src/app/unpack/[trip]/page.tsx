@@ -1,0 +1,60 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { callsFor } from "@/core/evidence/chances";
+import { kindOf } from "@/core/kinds";
+import { outingOf, type Book } from "@/core/ledger/book";
+import { STOWS, TripId, type Carry, type Trip } from "@/core/model";
+import { listWords, sayMass } from "@/core/units/speak";
+import { sayTrigger } from "@/core/verdict/words";
+import { Empty, PageHead } from "@/ui/page-head";
+import { strokeOf } from "@/ui/stroke-code";
+import { readBook } from "../../book";
+import { LookBack } from "./look-back";
+import type { Thing } from "./pockets";
+import { Unpack } from "./unpack";
+import Link from "next/link";
+
+export const metadata: Metadata = { title: "Unpack" };
+
+/** Strokes of earlier trips shown beside a thing. */
+const PATTERN = 8;
+
+export default async function UnpackTripPage({ params }: { params: Promise<{ trip: string }> }) {
+  const id = TripId.parse(decodeURIComponent((await params).trip));
+  const { log, book } = await readBook();
+  const trip = log.trips.find((each) => each.id === id);
+  if (!trip) notFound();
+  const things = thingsOf(trip, book);
+  if (things.length === 0) {
+    return (
+      <>
+        <PageHead title={trip.name} />
+        <Empty title="Nothing was packed" action={<Link href={`/trips/${trip.id}/edit`} className="btn btn-leaf">Say what went along</Link>}>Tick what was in the pack, worn or in the hand; then it can be unpacked here.</Empty>
+      </>
+    );
+  }
+  return (
+    <>
+      <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} />
+      <LookBack trip={trip.id} made={trip.made} stay={trip.stay} missed={trip.missed} things={things.map(({ id: value, name, mark }) => ({ id: value, name, use: mark?.use ?? null }))} />
+    </>
+  );
+}
+
+/** What was carried, in the order that it comes out of the pack. */
+function thingsOf(trip: Trip, book: Book): Thing[] {
+  const outing = outingOf(trip);
+  const things = trip.carries.flatMap((carry: Carry): Thing[] => {
+    const item = book.item(carry.item);
+    if (!item) return [];
+    const before = book.carriedOf(item.id).filter((one) => one.outing.trip.id !== trip.id && one.outing.trip.starts <= trip.starts).slice(-PATTERN);
+    const weather = item.triggers.filter((trigger) => trigger !== "injury" && trigger !== "breakage");
+    return [{
+      id: item.id, name: item.name, stow: item.stow, weight: item.weight ? sayMass(item.weight.g, book.settings.units) : "", pieces: item.pieces, cover: item.cover,
+      freezes: kindOf(item).freezes && outing.calls.has("freezing"),
+      pattern: before.map((one) => strokeOf(one, item)), mark: carry.mark,
+      hint: item.cover || callsFor(outing, item.triggers) || weather.length === 0 ? "" : `no ${listWords(weather.map(sayTrigger), "or").replace(/^a /, "")} noted`,
+    }];
+  });
+  return STOWS.flatMap((stow) => things.filter((thing) => thing.stow === stow));
+}

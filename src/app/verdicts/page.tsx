@@ -1,0 +1,72 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
+import { additions } from "@/core/verdict/add";
+import type { Judgement, Verdict } from "@/core/verdict/judge";
+import { SCHOOLS } from "@/core/verdict/schools";
+import { URGENCIES, type Urgency } from "@/core/verdict/verdict";
+import { Empty, PageHead } from "@/ui/page-head";
+import { VerbWord } from "@/ui/verb-word";
+import { readBook } from "../book";
+import { Slip } from "./slip";
+
+export const metadata: Metadata = { title: "Verdicts" };
+
+const LANES: Record<Urgency, { name: string; says: string }> = {
+  now: { name: "Must not go out as it is", says: "" },
+  "before next trip": { name: "Before the next trip", says: "" },
+  "when convenient": { name: "When convenient", says: "" },
+  watch: { name: "To keep in mind", says: "seasonal things, and what is not worth a verdict yet" },
+};
+
+export default async function VerdictsPage() {
+  const { book, judgements } = await readBook();
+  const { units, school } = book.settings;
+  const slips = judgements.flatMap((judgement) => judgement.verdicts.map((verdict) => ({ judgement, verdict })).filter(({ verdict }) => verdict.verb !== "keep" && verdict.verb !== "keep as cover"));
+  const open = slips.filter(({ verdict }) => verdict.ruling === null);
+  const ruled = slips.filter(({ verdict }) => verdict.ruling !== null);
+  const kept = judgements.filter(({ case: { state }, verdicts: [lead] }) => state === "active" && (lead.verb === "keep" || lead.verb === "keep as cover"));
+  const missed = additions(book);
+  const drops = open.filter(({ verdict }) => verdict.verb === "drop");
+  if (book.outings.length === 0) {
+    return (
+      <>
+        <PageHead title="Verdicts" />
+        <Empty title="No verdicts yet" action={<Link href="/trips/new" className="btn btn-leaf">Enter a trip</Link>}>Two or three trips, each with its marks, and this page says what to leave, mend, replace or bring only when it is called for, with the figures it rests on.</Empty>
+      </>
+    );
+  }
+  return (
+    <>
+      <PageHead title="Verdicts" actions={<span className="text-sm text-muted">judged by the <Link href="/settings" className="link">{school} school</Link>: {SCHOOLS[school].motto}</span>}>
+        {count(open.length, "verdict")} to rule on{drops.length > 0 && <>; leaving what is not wanted saves {sayMass(drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0), units)}, lugged so far for {sayDeadWeight(drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0), units)}</>}
+      </PageHead>
+      <p className="mb-5 max-w-3xl text-sm text-muted">Nettle Tally advises; you decide. It is no substitute for local rules, guides, or medical and avalanche training.</p>
+      {URGENCIES.map((urgency) => <Lane key={urgency} urgency={urgency} slips={open.filter(({ verdict }) => verdict.urgency === urgency)} />)}
+      {missed.length > 0 && (
+        <section className="mb-8">
+          <h2 className="border-b-2 border-ink pb-1 text-lg">Missed on the way</h2>
+          {missed.map((each) => <p key={each.what} className="grid gap-x-5 border-b border-rule py-3 sm:grid-cols-[8.5rem_1fr]"><span className="font-head text-xl"><VerbWord verb="add" /></span><span><b className="font-head text-lg">{each.what}</b><br />{each.says}</span></p>)}
+        </section>
+      )}
+      {ruled.length > 0 && (
+        <details className="mb-6"><summary className="font-head text-lg font-bold">Ruled on ({ruled.length})</summary>{ruled.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}</details>
+      )}
+      <details className="mb-6">
+        <summary className="font-head text-lg font-bold">Keep ({kept.length})</summary>
+        {kept.map((judgement) => <Slip key={judgement.case.item.id} judgement={judgement} verdict={judgement.verdicts[0]} />)}
+      </details>
+    </>
+  );
+}
+
+function Lane({ urgency, slips }: { urgency: Urgency; slips: readonly { judgement: Judgement; verdict: Verdict }[] }) {
+  if (slips.length === 0) return null;
+  const { name, says } = LANES[urgency];
+  return (
+    <section className="mb-8" aria-label={name}>
+      <h2 className={`border-b-2 border-ink pb-1 text-lg ${urgency === "now" ? "text-sting" : ""}`}>{name} <span className="num text-base font-normal text-muted">{slips.length}</span>{says && <span className="ml-3 font-sans text-sm font-normal text-muted">{says}</span>}</h2>
+      {slips.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}
+    </section>
+  );
+}

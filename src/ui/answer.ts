@@ -1,0 +1,15 @@
+import type { z } from "zod";
+
+/** What an action answers a form: done, or what to mend, by field; or a question to confirm. */
+export type Answer<T = undefined> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly fields: Readonly<Record<string, string>>; readonly ask?: string };
+
+export const refuse = (fields: Record<string, string>): Answer<never> => ({ ok: false, fields });
+
+/** The first thing wrong with each field; `""` for the form as a whole. */
+export function byField(error: z.core.$ZodError): Record<string, string> {
+  const fields: Record<string, string> = {};
+  for (const { path, message } of error.issues) fields[path.join(".")] ??= message;
+  return fields;
+}
