@@ -17,5 +17,5 @@ export const readBook = cache(async (): Promise<{ log: Log; book: Book; judgemen
 });
 
 /** Verdicts that want something done and have not been ruled on. */
-export const isPressing = ({ verdicts: [lead] }: Judgement) => lead.ruling === null && (lead.urgency === "now" || lead.urgency === "before next trip");
+const isPressing = ({ verdicts: [lead] }: Judgement) => lead.ruling === null && (lead.urgency === "now" || lead.urgency === "before next trip");
 export const pressingCount = (judgements: readonly Judgement[]) => judgements.filter(isPressing).length;

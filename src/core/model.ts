@@ -51,7 +51,7 @@ export const ItemState = z.enum(["active", "retired", "worn out", "lost", "given
 export type ItemState = z.infer<typeof ItemState>;
 
 /** A kind by any of its names, kept as its first; the list is in `kinds.ts` and docs/kinds.md. */
-export const KindName = z.codec(z.string(), z.string(), {
+const KindName = z.codec(z.string(), z.string(), {
   decode: (word, context) => {
     const found = findKind(word);
     if (found) return found.id;
@@ -152,13 +152,13 @@ export type Carry = z.infer<typeof Carry>;
 export const Missed = z.object({ what: Name, job: Job.nullable().default(null), cost: Consequence.default("discomfort") });
 export type Missed = z.infer<typeof Missed>;
 
-export const FeltNight = z.object({
+const FeltNight = z.object({
   low: z.number().min(-60).max(50).nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
   felt: z.enum(["cold", "cool", "right", "warm", "hot"]).nullable().default(null),
   slept: z.array(ItemId).default([]).meta({ description: "What was slept in and on." }),
 });
 
-export const Supply = z.object({ what: Name, unit: z.string().max(20), out: z.number().nonnegative(), back: z.number().nonnegative() });
+const Supply = z.object({ what: Name, unit: z.string().max(20), out: z.number().nonnegative(), back: z.number().nonnegative() });
 
 export const Trip = z.object({
   id: TripId,

@@ -11,7 +11,7 @@ const MOVING_MS = 0.3;
 /** A gap longer than this, in seconds, is a rest, whatever lies between. */
 const LONGEST_STEP_S = 300;
 
-export interface TrackSum {
+interface TrackSum {
   readonly name: string;
   /** Along the WGS84 ellipsoid; gaps between segments are not walked. */
   readonly metres: number;

@@ -40,8 +40,8 @@ function Flag({ children }: { children: string }) {
   return (
     <g>
       <path className={STING} d="M4.4 3 2.9 18" />
-      <path className="fill-sting" d="M4.6 2h10.6l-2 4 2 4H3.9z" />
-      <text x="6" y="8.6" className="fill-paper font-bold" fontSize="7.4" fontFamily="var(--font-sans)">{children}</text>
+      <path className="fill-sting" d="M4.7 1.6h11.6l-2.2 4.6 2.2 4.6H3.6z" />
+      <text x="5.6" y="9" className="fill-paper font-bold" fontSize="7.8" stroke="none" fontFamily="var(--font-sans)">{children}</text>
     </g>
   );
 }

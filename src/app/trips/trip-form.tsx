@@ -44,12 +44,11 @@ interface TripFormProps {
 
 export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
   const router = useRouter();
-  const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(values, (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure), (saved) => {
+  const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(values, (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure), (saved, { getValues }) => {
     tellOtherTabs();
-    router.push(id ? `/trips/${saved}` : typedPlanned() ? `/trips/${saved}` : `/unpack/${saved}`);
+    router.push(id || getValues("planned") ? `/trips/${saved}` : `/unpack/${saved}`);
     router.refresh();
   });
-  const typedPlanned = () => form.getValues("planned");
   const { register, setValue, watch, control, formState: { errors } } = form;
   const legs = useFieldArray({ control, name: "legs" });
   const error = (path: string) => path.split(".").reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], errors) as { message?: string } | undefined;

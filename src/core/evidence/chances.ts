@@ -21,7 +21,7 @@ export interface UseEvidence {
  * Chances that a trip gave an item to be used, 0.5 to 5: one, and one more for each full week out, at most five;
  * halved if the trip was cut short. Only the part that it was carried for counts.
  */
-export function chancesOn(outing: Outing, part = 1): number {
+function chancesOn(outing: Outing, part = 1): number {
   const chances = Math.min(5, 1 + Math.floor((outing.days * part) / 7));
   return outing.trip.cut ? chances / 2 : chances;
 }

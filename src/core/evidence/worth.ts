@@ -1,7 +1,7 @@
 import type { Consequence } from "../model";
 
 /** Grams an owner would carry to avoid going without; what is dangerous to lack is never judged by weight. Common practice, no source. */
-export const CONSEQUENCE_GRAMS: Readonly<Record<Exclude<Consequence, "danger">, number>> = { nuisance: 100, discomfort: 400, "trip-ending": 3000 };
+const CONSEQUENCE_GRAMS: Readonly<Record<Exclude<Consequence, "danger">, number>> = { nuisance: 100, discomfort: 400, "trip-ending": 3000 };
 
 /**
  * Expected worth on a trip ÷ weight: P(use) × consequence in grams ÷ grams carried. Below 1, leave it.

@@ -5,5 +5,4 @@ export function daysBetween(from: string, to: string): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from));
 }
 
-/** The season that a date falls in for services due "each season": its calendar year. */
-export const seasonOf = (date: string) => date.slice(0, 4);
+

@@ -2,7 +2,7 @@ import { kindOf, type FullItem } from "../kinds";
 import type { ItemId, Mark, Terrain } from "../model";
 import { type Book, type Carried, marked, type Outing } from "./book";
 
-export interface Exposure {
+interface Exposure {
   readonly metres: number;
   readonly nights: number;
   readonly days: number;
@@ -30,7 +30,7 @@ const WET_SHARE = { none: 0.05, some: 0.4, strong: 0.75 } as const;
 const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
 
 /** Part of the trip, 0 to 1, that an item was in use; known days win over the bare mark. */
-export function shareUsed(mark: Mark, days: number): number {
+function shareUsed(mark: Mark, days: number): number {
   return mark.days === null || mark.use === "unused" ? USE_SHARE[mark.use] : Math.min(1, mark.days / Math.max(1, days));
 }
 
@@ -106,9 +106,9 @@ function betweenTrips(item: FullItem, metres: number, nights: number): number {
 }
 
 /** For each trip and in-turn kind, how many of it were in use on each leg. */
-export type Sharers = ReadonlyMap<string, readonly number[]>;
+type Sharers = ReadonlyMap<string, readonly number[]>;
 
-export function countSharers(book: Book): Sharers {
+function countSharers(book: Book): Sharers {
   const sharers = new Map<string, number[]>();
   for (const item of book.items) {
     if (!kindOf(item).inTurn) continue;

@@ -48,7 +48,7 @@ export interface Trouble {
 }
 
 /** Troubles and repairs in the order they happened. */
-export interface History {
+interface History {
   readonly troubles: readonly Trouble[];
   /** The last damage or failure that nothing has been done about since. */
   readonly open: Trouble | null;

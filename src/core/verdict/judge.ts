@@ -35,7 +35,7 @@ export function judge(book: Book, school?: SchoolName): Judgement[] {
   return openCases(book, school).map(judgeCase);
 }
 
-export function judgeCase(one: Case): Judgement {
+function judgeCase(one: Case): Judgement {
   const found = RULES.map((rule) => rule(one)).filter((finding) => finding !== null);
   const kept = withoutEchoes(found);
   // A yearly look or a first try is no reason to doubt a thing: it stays, and the look stands second.

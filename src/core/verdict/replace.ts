@@ -64,7 +64,7 @@ function beyondMending(one: Case): Finding | null {
     : dear ? ` Mending it has cost ${book.settings.currency}${spent} of its price of ${book.settings.currency}${item.price}.`
     : gone ? " It is worn out." : unmendable ? " It can't be mended." : " A fault of its making, not of wear.";
   return {
-    verb: "replace", urgency: urgencyOf(one), sureness: gone || again || unmendable ? "sure" : "likely",
+    verb: "replace", urgency: one.successor ? "when convenient" : urgencyOf(one), sureness: gone || again || unmendable ? "sure" : "likely",
     says: `${sayTrouble(trouble)}.${reason} ${covered ? `Claim on the warranty${one.successor ? `; the ${one.successor.name.toLowerCase()} does its job meanwhile.` : ", or replace it."}` : one.successor ? `Throw it out: the ${one.successor.name.toLowerCase()} does its job now.` : cause === "defect" ? "Exchange it, or choose another design." : "Replace it."}`,
     evidence: [
       { text: sayTrouble(trouble), trips: trouble.trip ? [trouble.trip] : [] },
@@ -111,6 +111,9 @@ function wornThrough(one: Case): Finding | null {
   };
 }
 
+/** A thing done without for longer than this, in days, is not missed. */
+const BOUGHT_AGAIN_WITHIN_DAYS = 730;
+
 /** Gone from the shelf, liked, and nothing fills its place. */
 function buyAgain(one: Case): Finding | null {
   const { item, state, book, marked, totals } = one;
@@ -120,7 +123,7 @@ function buyAgain(one: Case): Finding | null {
   const unloved = last?.mark.call === "leave" || last?.mark.call === "try something else" || last?.mark.why === "awkward";
   if (filled || unloved || totals.used.trips < 2 || RANK[item.consequence] === 0) return null;
   const gone = item.since ?? last?.outing.trip.ends ?? book.today;
-  if (daysBetween(gone, book.today) > 550) return null;
+  if (daysBetween(gone, book.today) > BOUGHT_AGAIN_WITHIN_DAYS) return null;
   const how = state === "lost" ? "Lost" : state === "worn out" ? "Worn out" : "Thrown out";
   return {
     verb: "replace", urgency: isCritical(one) ? "now" : "before next trip", sureness: "likely",

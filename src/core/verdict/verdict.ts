@@ -2,10 +2,10 @@ import type { Trigger, TripId, Verb } from "../model";
 
 export const URGENCIES = ["now", "before next trip", "when convenient", "watch"] as const;
 export type Urgency = (typeof URGENCIES)[number];
-export type Sureness = "sure" | "likely" | "perhaps";
+type Sureness = "sure" | "likely" | "perhaps";
 
 /** One figure or fact, and the trips it comes from. */
-export interface Evidence {
+interface Evidence {
   readonly text: string;
   readonly trips: readonly TripId[];
 }

@@ -35,7 +35,7 @@ export function livesByKind(book: Book, ledger: ReadonlyMap<ItemId, Totals>): Li
 }
 
 /** Worn out, as opposed to lost, broken by mishap, of a bad make, or put away: only this teaches the life of its kind. */
-export function isWornOut(item: FullItem, book: Book): boolean {
+function isWornOut(item: FullItem, book: Book): boolean {
   if (item.state === "worn out") return true;
   const last = marked(book.carriedOf(item.id)).at(-1)?.mark;
   return last?.trouble === "worn out" || (item.state !== "active" && last?.trouble === "failed" && last.cause === "worn");

@@ -1,7 +1,6 @@
 "use client";
 
 import { useVirtualizer } from "@tanstack/react-virtual";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
@@ -39,7 +38,7 @@ export function Sheet({ data }: { data: SheetData }) {
   const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
   const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
-  const height = narrow ? 46 : 27;
+  const height = narrow ? 46 : 25;
 
   const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6 });
   const columns = useVirtualizer({ horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 6 });
@@ -48,9 +47,11 @@ export function Sheet({ data }: { data: SheetData }) {
   useEffect(() => setFresh(new Map()), [data]);
   useEffect(() => {
     // The latest trips are what is looked for; an owner of many scrolls back from there.
-    if (data.trips.length > 24) scroller.current?.scrollTo({ left: scroller.current.scrollWidth });
+    const element = scroller.current;
+    const fixed = [...(element?.querySelectorAll<HTMLElement>("[role=row]:has([data-fixed]) > [data-fixed]") ?? [])].slice(0, 2).reduce((sum, side) => sum + (side.dataset.fixed === "left" || !narrow ? side.offsetWidth : 0), 0);
+    element?.scrollTo({ left: data.trips.length * cell - (element.clientWidth - fixed) });
     return () => clearTimeout(refresh.current);
-  }, [data.trips.length]);
+  }, [data.trips.length, cell, narrow]);
 
   const focusCell = useCallback((to: Place) => {
     const target = rowsOnly[to.row];
@@ -114,7 +115,7 @@ export function Sheet({ data }: { data: SheetData }) {
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
-      <div ref={scroller} className="relative max-h-[calc(100dvh-9.6rem)] tabs:max-h-[calc(100dvh-8.9rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
+      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
         <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="w-max min-w-full">
           <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
           {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
@@ -132,9 +133,6 @@ export function Sheet({ data }: { data: SheetData }) {
           </div>
         </div>
       </div>
-      <p className="no-print mt-2 hidden text-sm text-muted tabs:block">
-        Arrow keys walk the cells; <span className="kbd">u</span> used, <span className="kbd">h</span> hardly, <span className="kbd">n</span> unused mark in place; <span className="kbd">Enter</span> opens the item. <Link className="link" href="/settings#strokes">What the strokes mean</Link>
-      </p>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { Bug, CloudRain, Snowflake, Sun, Thermometer, ThermometerSnowflake, Wind, type LucideIcon } from "lucide-react";
 import type { SheetData } from "./sheet-data";
 import type { Span } from "./sheet-line";
@@ -12,6 +13,9 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
     <div role="rowgroup" className="sticky top-0 z-20 bg-paper">
       <div role="row" aria-rowindex={1} className="flex items-end border-b-2 border-ink">
         <div role="columnheader" className="sticky left-0 z-10 w-[9.4rem] shrink-0 self-stretch bg-paper pb-1 sm:w-[15.5rem]">
+          <p className="no-print absolute top-1 left-0 hidden w-52 text-[0.8rem] leading-6 text-muted tabs:block">
+            <span className="kbd">↑</span> <span className="kbd">↓</span> <span className="kbd">←</span> <span className="kbd">→</span> walk the cells; mark with <span className="kbd">u</span> used, <span className="kbd">h</span> hardly, <span className="kbd">n</span> unused. <span className="kbd">Enter</span> opens. <Link className="link" href="/settings#strokes">The strokes</Link>
+          </p>
           <span className="absolute bottom-1 left-0 text-sm text-muted">{data.rows.length} things</span>
           <span className="num absolute bottom-1 right-2 hidden text-sm text-muted sm:inline">weight</span>
         </div>

@@ -16,8 +16,8 @@ export function EntryForm({ item, today }: { item: ItemId; today: string }) {
   const blank: Values = { what: "repair", on: today, distance: "", nights: "", cost: "", note: "" };
   const { form, submit, busy, wrong } = useAnsweredForm<Values, string>(blank, ({ what, on, distance, nights, cost, note }) => logEntry({
     item, what, on, note, distance: distance.trim() || null, nights: nights.trim() === "" ? 0 : Number(nights), cost: cost.trim() === "" ? null : Number(cost.replace(",", ".")),
-  }), (id) => {
-    form.reset({ ...blank, what: form.getValues("what") });
+  }), (id, { reset, getValues }) => {
+    reset({ ...blank, what: getValues("what") });
     tellOtherTabs();
     router.refresh();
     toast("Logged", { action: { label: "Undo", onClick: () => void takeEntryBack(id).then(() => router.refresh()) } });

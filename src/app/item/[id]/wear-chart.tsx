@@ -27,6 +27,7 @@ export function WearChart({ points, low, median, high, next, unit, words }: Wear
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const style = getComputedStyle(document.documentElement);
+    Chart.defaults.font.family = style.getPropertyValue("--font-sans") || "sans-serif";
     const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
     const labels = [...points.map((point) => point.label), "next trip"];
     const level = (value: number) => labels.map(() => value);

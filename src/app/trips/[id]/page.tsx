@@ -50,7 +50,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
             ))}
           </tbody></table>
           <h2 className="mb-1 mt-5 text-lg">What it was like</h2>
-          <p>{Object.entries(trip.conditions).filter(([, strength]) => strength !== "none").map(([trigger, strength]) => `${strength} ${trigger}`).join(", ") || "Nothing noted."}</p>
+          <p>{Object.entries(trip.conditions).filter(([, strength]) => strength !== "none").sort(([, a], [, b]) => b.localeCompare(a)).map(([trigger, strength]) => `${strength} ${trigger}`).join(", ") || "Nothing noted."}</p>
           {trip.note && <p className="mt-1 text-muted">{trip.note}</p>}
           {(trip.made.length > 0 || trip.stay.length > 0 || trip.missed.length > 0) && (
             <>

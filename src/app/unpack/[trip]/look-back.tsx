@@ -3,7 +3,8 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { Consequence, type ItemId, type Missed, type TripId, type Use } from "@/core/model";
+import type { Consequence} from "@/core/model";
+import { type ItemId, type Missed, type TripId, type Use } from "@/core/model";
 import { saveLookBack } from "@/app/trips/actions";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";

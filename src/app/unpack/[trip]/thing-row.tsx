@@ -38,7 +38,7 @@ export function ThingRow({ thing, mark, draft, focused, panel, onFocus, onUse, o
     mark?.trouble, mark?.cause, mark?.why, mark?.fix, mark?.condition != null ? `condition ${mark.condition}` : draft?.condition != null ? `condition ${draft.condition}` : null,
     mark?.call ?? draft?.call, mark?.froze === true ? "froze wet" : mark?.froze === false ? "kept from freezing" : null, mark?.pieces ? `${mark.pieces} gone` : null, mark?.note || draft?.note,
   ].filter(Boolean).join(" · ");
-  const button = "flex min-h-11 flex-1 items-center justify-center gap-1.5 border px-2 font-semibold tabs:min-h-9 tabs:w-24 tabs:flex-none tabs:text-sm";
+  const button = "flex min-h-12 min-w-0 flex-1 items-center justify-center gap-1 border px-0.5 text-sm font-semibold tabs:min-h-9 tabs:w-24 tabs:flex-none tabs:gap-1.5";
   const chosen = "border-ink bg-catkin";
   const plain = "border-rule bg-sheet hover:border-ink";
   return (
@@ -54,7 +54,7 @@ export function ThingRow({ thing, mark, draft, focused, panel, onFocus, onUse, o
           </span>
           {thing.pattern.length > 0 && <StrokeRow codes={thing.pattern} label={`before: ${thing.pattern.map((code) => STROKES[code]).join(", ")}`} />}
         </div>
-        <div className="flex w-full gap-1.5 tabs:w-auto" role="group" aria-label={`Mark ${thing.name}`}>
+        <div className="flex w-full gap-1 tabs:w-auto tabs:gap-1.5" role="group" aria-label={`Mark ${thing.name}`}>
           {USES.map(({ use, code, key }) => (
             <button key={use} type="button" tabIndex={focused ? 0 : -1} aria-pressed={mark?.use === use && mark.trouble !== "failed"} aria-keyshortcuts={key} onClick={() => onUse(use)}
               className={`${button} ${mark?.use === use && mark.trouble !== "failed" ? chosen : plain}`}>

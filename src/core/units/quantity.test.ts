@@ -1,0 +1,45 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, Mass, METRES_PER_FOOT, METRES_PER_MILE, parseLength, parseMass } from "./quantity";
+
+// Source: NIST Special Publication 811, appendix B: these factors are exact.
+test("factors are those of NIST SP 811", () => {
+  expect(GRAMS_PER_POUND).toBe(453.59237);
+  expect(GRAMS_PER_OUNCE).toBe(28.349523125);
+  expect(METRES_PER_MILE).toBe(1609.344);
+  expect(METRES_PER_FOOT).toBe(0.3048);
+  expect(GRAMS_PER_OUNCE * 16).toBeCloseTo(GRAMS_PER_POUND, 10);
+});
+
+test.each([
+  ["312 g", 312], ["312g", 312], ["1.2 kg", 1200], ["1,2 kg", 1200], ["9.6 oz", 272.155422], ["2 lb 3 oz", 992.233309375], ["500", 500], [".5 oz", 14.1747615625],
+])("reads %s", (typed, grams) => {
+  const mass = parseMass(typed);
+  expect(mass.ok && mass.value.g).toBeCloseTo(grams, 6);
+});
+
+test.each(["", "heavy", "-3 g", "3 stone", "12 g g", "NaN", "1e400 g", "3 constructor"])("refuses “%s” with what would be accepted", (typed) => {
+  const mass = parseMass(typed);
+  expect(mass.ok).toBe(false);
+  expect(!mass.ok && mass.why).toMatch(/Write it like/);
+});
+
+test("what was typed is kept exactly, and a bare number with the unit it was read in", () => {
+  expect(parseMass("9.6 oz")).toMatchObject({ ok: true, value: { typed: "9.6 oz" } });
+  expect(parseMass("9.6", "oz")).toMatchObject({ ok: true, value: { typed: "9.6 oz" } });
+  expect(Mass.encode(Mass.decode("2 lb 3 oz"))).toBe("2 lb 3 oz");
+});
+
+test("miles and kilometres", () => {
+  expect(parseLength("38 mi")).toMatchObject({ ok: true, value: { m: 38 * 1609.344 } });
+  expect(parseLength("62")).toMatchObject({ ok: true, value: { typed: "62 km", m: 62_000 } });
+  expect(parseLength("2800 ft", "m")).toMatchObject({ ok: true, value: { m: 2800 * 0.3048 } });
+});
+
+test("any weight survives being written and read again", () => {
+  fc.assert(fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom("g", "kg", "oz", "lb"), (n, unit) => {
+    const typed = `${n.toFixed(3)} ${unit}`;
+    const once = Mass.decode(typed);
+    expect(Mass.decode(Mass.encode(once))).toEqual(once);
+  }));
+});

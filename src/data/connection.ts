@@ -1,0 +1,22 @@
+import path from "node:path";
+import type { Store } from "./db";
+import { openStore } from "./store";
+
+/** One connection for the life of the server, across hot reloads; opened at the first need, never during a build. */
+const kept = globalThis as typeof globalThis & { nettleStore?: Promise<Store> };
+
+export function store(): Promise<Store> {
+  kept.nettleStore ??= openStore({
+    folder: path.resolve(process.env.NETTLE_DATA || "data"),
+    url: process.env.DATABASE_URL || undefined,
+    snapshot: process.env.NETTLE_SNAPSHOT || undefined,
+  });
+  return kept.nettleStore;
+}
+
+/** Closes the connection, if it was opened, and lets go of the folder. */
+export async function closeStore(): Promise<void> {
+  const open = kept.nettleStore;
+  delete kept.nettleStore;
+  await (await open)?.close();
+}

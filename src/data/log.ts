@@ -1,0 +1,36 @@
+import type { Log } from "@/core/model";
+import { allCarries, saveCarries } from "./carries";
+import type { Db } from "./db";
+import { allEntries, saveEntries } from "./entries";
+import { allItems, saveItems } from "./items";
+import { allRulings, saveRulings } from "./rulings";
+import { readSettings, saveSettings } from "./settings";
+import { allTrips, saveTrips } from "./trips";
+
+/** The whole log, for judging and for saving to a file. */
+export async function readLog(db: Db): Promise<Log> {
+  const settings = await readSettings(db);
+  const items = await allItems(db);
+  const order = new Map(items.map((item, index) => [item.id, index]));
+  const carries = await allCarries(db);
+  const trips = (await allTrips(db)).map((trip) => ({
+    ...trip, carries: (carries.get(trip.id) ?? []).sort((a, b) => order.get(a.item)! - order.get(b.item)!),
+  }));
+  return { settings, items, trips, entries: await allEntries(db), rulings: await allRulings(db) };
+}
+
+/** Adds a log to what is there. Run it in a transaction. */
+export async function addLog(db: Db, log: Log): Promise<void> {
+  await saveItems(db, log.items);
+  await saveTrips(db, log.trips);
+  for (const trip of log.trips) if (trip.carries.length) await saveCarries(db, trip.id, trip.carries);
+  await saveEntries(db, log.entries);
+  await saveRulings(db, log.rulings);
+}
+
+/** Puts a log in the place of everything there. Run it in a transaction. */
+export async function replaceLog(db: Db, log: Log): Promise<void> {
+  for (const table of ["ruling", "entry", "carry", "leg", "trip", "item"]) await db.query(`delete from ${table}`);
+  await addLog(db, log);
+  await saveSettings(db, log.settings);
+}

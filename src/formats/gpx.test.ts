@@ -1,0 +1,71 @@
+import geodesic from "geographiclib-geodesic";
+import { expect, test } from "vitest";
+import { ASCENT_NOISE_M, readGpx } from "./gpx";
+
+const file = (inside: string, version = "1.1") => `<?xml version="1.0"?><gpx version="${version}" creator="test" xmlns="http://www.topografix.com/GPX/1/${version.at(-1)}">${inside}</gpx>`;
+const point = (lat: number, lon: number, ele?: number, time?: string) => `<trkpt lat="${lat}" lon="${lon}">${ele === undefined ? "" : `<ele>${ele}</ele>`}${time ? `<time>${time}</time>` : ""}</trkpt>`;
+const track = (...segments: string[]) => file(`<trk><name>Saltpan</name>${segments.map((inside) => `<trkseg>${inside}</trkseg>`).join("")}</trk>`);
+const sums = (text: string) => {
+  const read = readGpx(text);
+  if (!read.ok) throw new Error(read.why);
+  return read.value.tracks[0]!;
+};
+
+// Source: T. Vincenty, Survey Review 23:176 (1975), worked example, 54 972.271 m.
+test("distance is along the ellipsoid: the published worked example, to the millimetre", () => {
+  const from = -(37 + 57 / 60 + 3.7203 / 3600);
+  const to = -(37 + 39 / 60 + 10.1561 / 3600);
+  const text = track(point(from, 144 + 25 / 60 + 29.5244 / 3600) + point(to, 143 + 55 / 60 + 35.3839 / 3600));
+  expect(sums(text).metres).toBeCloseTo(54_972.271, 3);
+});
+
+test("gaps between segments are not walked; several tracks are several legs", () => {
+  const one = point(10, 10) + point(10, 10.01);
+  const far = point(11, 11) + point(11, 11.01);
+  const step = (lat: number) => geodesic.Geodesic.WGS84.Inverse(lat, 10, lat, 10.01).s12!;
+  expect(sums(track(one, far)).metres).toBeCloseTo(step(10) + step(11), 6);
+  const two = readGpx(file(`<trk><trkseg>${one}</trkseg></trk><trk><trkseg>${far}</trkseg></trk>`));
+  expect(two.ok && two.value.tracks.map(({ name }) => name)).toEqual(["Track 1", "Track 2"]);
+});
+
+test("ascent leaves the noise out and counts the climb", () => {
+  const heights = [100, 102, 99, 103, 100, 140, 138, 141, 120, 160];
+  const { ascent } = sums(track(heights.map((ele, n) => point(10, 10 + n / 1000, ele)).join("")));
+  // From 99: up to 140 (41), on to 141 is noise, down to 120, up to 160 (40).
+  expect(ASCENT_NOISE_M).toBe(5);
+  expect(ascent).toBe(41 + 40);
+});
+
+test("a slow steady climb is not lost in the noise", () => {
+  expect(sums(track(Array.from({ length: 101 }, (_, n) => point(10, 10 + n / 1000, 200 + n)).join(""))).ascent).toBe(100);
+});
+
+test("missing heights and times leave their sums out, and nothing else", () => {
+  const bare = sums(track(point(10, 10) + point(10, 10.01)));
+  expect(bare).toMatchObject({ ascent: null, movingSeconds: null, starts: null, points: 2 });
+});
+
+test("moving time leaves rests out", () => {
+  const at = (minute: number) => `2026-05-01T08:${String(minute).padStart(2, "0")}:00Z`;
+  const { movingSeconds, starts } = sums(track(point(10, 10, 1, at(0)) + point(10, 10.001, 1, at(2)) + point(10, 10.001, 1, at(20)) + point(10, 10.002, 1, at(22))));
+  expect(movingSeconds).toBe(240);
+  expect(starts).toBe("2026-05-01T08:00:00.000Z");
+});
+
+test("reads GPX 1.0, and routes where there are no tracks", () => {
+  const route = file(`<rte><name>Plan</name><rtept lat="10" lon="10"/><rtept lat="10" lon="10.01"/></rte>`, "1.0");
+  expect(sums(route)).toMatchObject({ name: "Plan", points: 2 });
+});
+
+test.each([
+  ["not xml at all", /not sound XML: .* line 1, column 1/],
+  ["<gpx><trk><trkseg><trkpt lat='1' lon='2'></trkseg></trk></gpx>", /line 1, column/],
+  ["<kml></kml>", /not a GPX/],
+  [file("<trk><trkseg></trkseg></trk>"), /no track or route/],
+  [track(point(95, 10) + point(10, 10)), /not on Earth/],
+  [track(point(Number.NaN, 10) + point(10, 10)), /not on Earth/],
+  [`<!DOCTYPE gpx [<!ENTITY a "b">]>${track(point(1, 1) + point(1, 2))}`, /document type/],
+])("refuses %s with a reason", (text, why) => {
+  const read = readGpx(text);
+  expect(!read.ok && read.why).toMatch(why);
+});

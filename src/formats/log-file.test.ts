@@ -1,0 +1,62 @@
+import Ajv from "ajv/dist/2020";
+import addFormats from "ajv-formats";
+import fc from "fast-check";
+import { readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import { demoLog } from "../../demo/log";
+import { anyFile, logOf } from "../../tests/histories";
+import { readLogFile, sayProblem, writeLogFile } from "./log-file";
+import { logSchema } from "./log-schema";
+
+const problems = (text: string) => {
+  const read = readLogFile(text);
+  return read.ok ? [] : read.problems.map(sayProblem);
+};
+const file = (inside: object) => JSON.stringify({ format: "nettle-tally", version: 1, items: [{ name: "Mug", kind: "mug" }], ...inside });
+
+test("export then import is the identity, for any history and for the demo", () => {
+  fc.assert(fc.property(anyFile, (made) => {
+    const log = logOf(made);
+    expect(readLogFile(writeLogFile(log))).toEqual({ ok: true, log });
+  }));
+  const demo = demoLog();
+  expect(readLogFile(writeLogFile(demo))).toEqual({ ok: true, log: demo });
+});
+
+test("a minimal item needs a name and a kind; a minimal trip dates, a distance and marks", () => {
+  const read = readLogFile(file({ trips: [{ starts: "2026-05-01", ends: "2026-05-03", distance: 62, marks: [{ item: "mug", use: "used" }] }] }));
+  expect(read).toMatchObject({ ok: true, log: { items: [{ id: "mug" }], trips: [{ name: "Trip of 2026-05-01", legs: [{ distance: { typed: "62 km", m: 62_000 } }], carries: [{ item: "mug", mark: { use: "used" } }] }] } });
+});
+
+test.each([
+  ["{\n  \"format\": oops", /line 2, column 13/],
+  [file({ version: 99 }), /later version/],
+  [JSON.stringify({ format: "gear-list" }), /not a Nettle Tally file/],
+  [file({ items: [{ name: "Mug", kind: "grail" }] }), /items \[1\] kind: “grail” is not a kind/],
+  [file({ items: [{ name: "Mug", kind: "mug", weight: "-3 g" }] }), /items \[1\] weight: It can't be below zero/],
+  [file({ items: [{ name: "Mug", kind: "mug", weight: "3 stone" }] }), /not a unit/],
+  [file({ trips: [{ starts: "2026-05-03", ends: "2026-05-01", distance: "5 km" }] }), /trips \[1\] ends: It ends on 2026-05-01, before it starts/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", nights: 9, distance: "5 km" }] }), /9 nights don't fit into 2 days/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5000 km" }] }), /over 200 km for each day/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Anvil", use: "used" }] }] }), /“Anvil” is not among the items/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }, { item: "mug", use: "used" }] }] }), /marked twice/],
+  [file({ trips: [1, 2].map(() => ({ id: "a", starts: "2026-05-01", ends: "2026-05-02", distance: "5 km" })) }), /The id “a” is taken/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used", trouble: "lost" }] }, { starts: "2026-06-01", ends: "2026-06-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }] }] }), /carried on Trip of 2026-06-01, after it was lost/],
+  [file({ trips: [{ starts: "2026-02-30", ends: "2026-03-02", distance: "5 km" }] }), /year-month-day/],
+])("refuses %s", (text, why) => {
+  expect(problems(text).join("\n")).toMatch(why);
+});
+
+test("a slip in the middle of a file refuses it whole", () => {
+  expect(problems(file({ items: [{ name: "Mug", kind: "mug" }, { name: "", kind: "pot" }] }))).toHaveLength(1);
+});
+
+test("the JSON Schema in docs is the one of this code, and holds for what is written", () => {
+  const schema = JSON.parse(readFileSync("docs/nettle-tally.schema.json", "utf8")) as object;
+  expect(schema).toEqual(logSchema());
+  const ajv = new Ajv({ strict: false });
+  addFormats(ajv);
+  const holds = ajv.compile(schema);
+  expect(holds(JSON.parse(writeLogFile(demoLog()))), JSON.stringify(holds.errors)).toBe(true);
+  expect(holds({ format: "nettle-tally", version: 1, items: [{ name: "Mug" }] })).toBe(false);
+});

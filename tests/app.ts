@@ -1,0 +1,76 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtemp } from "node:fs/promises";
+import { createServer } from "node:net";
+import path from "node:path";
+import axeCore from "axe-core";
+import { chromium, type Browser, type Page } from "playwright-core";
+import { expect, inject } from "vitest";
+
+/** The app, built and serving on loopback from a data folder of its own. */
+export interface App {
+  readonly url: string;
+  readonly folder: string;
+  readonly process: ChildProcess;
+  stop(signal?: NodeJS.Signals): Promise<number | null>;
+}
+
+const freePort = () => new Promise<number>((resolve, reject) => {
+  const server = createServer();
+  server.on("error", reject).listen(0, "127.0.0.1", () => {
+    const { port } = server.address() as { port: number };
+    server.close(() => resolve(port));
+  });
+});
+
+/** Starts the app on the demo's log, on nothing, or on a folder that an earlier one left. */
+export async function startApp(from: "demo" | "empty" | { readonly folder: string }): Promise<App> {
+  const folder = typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
+  const port = await freePort();
+  const child = launch(folder, port, typeof from === "object" ? undefined : inject(`${from}Snapshot`));
+  const ended = new Promise<number | null>((resolve) => child.on("exit", (code) => resolve(code)));
+  const url = `http://127.0.0.1:${port}`;
+  const deadline = Date.now() + 60_000;
+  while (!(await fetch(`${url}/settings`).then((answer) => answer.ok, () => false))) {
+    if (child.exitCode !== null || Date.now() > deadline) throw new Error(`startApp: no answer from ${url}`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return { url, folder, process: child, stop: (signal = "SIGTERM") => { child.kill(signal); return ended; } };
+}
+
+/** The server's process itself, without waiting for it to answer. */
+export function launch(folder: string, port: number, snapshot?: string): ChildProcess {
+  return spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"], {
+    env: { ...process.env, NODE_ENV: "production", NETTLE_DATA: folder, NETTLE_HOST: "127.0.0.1", NEXT_MANUAL_SIG_HANDLE: "true", NEXT_TELEMETRY_DISABLED: "1", ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}) },
+    stdio: ["ignore", "pipe", "pipe"],
+  });
+}
+
+export const DESK = { width: 1280, height: 800 } as const;
+export const PHONE = { width: 390, height: 844 } as const;
+
+export const openBrowser = (): Promise<Browser> => chromium.launch({
+  executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+});
+
+/** A page that fails the test on any error in it, and on anything fetched from elsewhere. */
+export async function openPage(browser: Browser, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {
+  const page = await browser.newPage({ viewport, hasTouch: viewport.width < 600 });
+  const faults: string[] = [];
+  page.on("pageerror", (error) => faults.push(error.message));
+  page.on("console", (message) => { if (message.type() === "error") faults.push(message.text()); });
+  page.on("request", (request) => { if (!request.url().startsWith(new URL(url).origin) && !request.url().startsWith("data:") && !request.url().startsWith("blob:")) faults.push(`fetched ${request.url()}`); });
+  await page.goto(url, { waitUntil: "networkidle" });
+  return { page, faults };
+}
+
+/** Runs axe on the page as it stands; WCAG 2.2 A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  await page.evaluate(axeCore.source);
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: typeof axeCore };
+    const { violations: found } = await axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"] });
+    return found.map(({ id, nodes }) => `${id}: ${nodes.slice(0, 3).map((node) => `${node.target.join(" ")} ${node.any[0]?.message ?? ""}`).join(" | ")}`);
+  });
+  expect(violations).toEqual([]);
+}

@@ -1,0 +1,68 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { DESK, expectAccessible, openBrowser, openPage, PHONE, startApp, type App } from "./app";
+
+let demo: App;
+let empty: App;
+let browser: Browser;
+beforeAll(async () => {
+  [demo, empty, browser] = await Promise.all([startApp("demo"), startApp("empty"), openBrowser()]);
+});
+afterAll(async () => {
+  await browser.close();
+  await Promise.all([demo.stop(), empty.stop()]);
+});
+
+const SCREENS = ["/", "/unpack", "/unpack/sunder-crossing-2026-07-11", "/verdicts", "/item/trail-shoes-pair-3", "/item/air-pad/edit", "/trips", "/trips/the-long-quill-2025-06-07", "/trips/new", "/trips/sunder-crossing-2026-07-11/edit", "/shelf", "/shelf?gone", "/shelf/import", "/settings"];
+
+describe.each([["at the desk", DESK], ["on a phone", PHONE]] as const)("%s", (_, size) => {
+  test.each(SCREENS)("%s passes axe, fits the width, and raises no error", async (path) => {
+    const { page, faults } = await openPage(browser, `${demo.url}${path}`, size);
+    await expectAccessible(page);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test.each(["/", "/unpack", "/verdicts", "/trips", "/shelf"])("%s with nothing in it says what goes here and the next step", async (path) => {
+    const { page, faults } = await openPage(browser, `${empty.url}${path}`, size);
+    await expectAccessible(page);
+    expect(await page.locator("main").getByRole("link").count()).toBeGreaterThan(0);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+});
+
+test("the dark theme passes axe, too", async () => {
+  for (const path of ["/", "/verdicts", "/unpack/sunder-crossing-2026-07-11"]) {
+    const { page } = await openPage(browser, `${demo.url}${path}`);
+    await page.emulateMedia({ colorScheme: "dark" });
+    await expectAccessible(page);
+    await page.close();
+  }
+});
+
+test("360 px wide holds every screen", async () => {
+  for (const path of SCREENS) {
+    const { page } = await openPage(browser, `${demo.url}${path}`, { width: 360, height: 740 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
+    await page.close();
+  }
+});
+
+test("a name that is not ours, and a page elsewhere, are refused", async () => {
+  const port = new URL(demo.url).port;
+  const http = await import("node:http");
+  const ask = (headers: Record<string, string>, method = "GET", path = "/api/log") => new Promise<number>((resolve, reject) => {
+    http.request({ host: "127.0.0.1", port, path, method, headers }, (answer) => { answer.resume(); resolve(answer.statusCode!); }).on("error", reject).end();
+  });
+  expect(await ask({ host: `walker.example:${port}` })).toBe(403);
+  expect(await ask({ host: `127.0.0.1:${port}` })).toBe(200);
+  expect(await ask({ host: `127.0.0.1:${port}`, origin: "http://walker.example" }, "POST", "/api/marks")).toBe(403);
+});
+
+test("scripts run only with the page's own nonce", async () => {
+  const policy = (await fetch(demo.url)).headers.get("content-security-policy")!;
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+  expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
+});
