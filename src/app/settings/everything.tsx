@@ -21,6 +21,8 @@ export function Everything({ owned }: { owned: number }) {
   const [look, setLook] = useState<Look>();
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
+  // A field that still holds a file does not hear that the same one is chosen again.
+  const [brought, setBrought] = useState(0);
 
   const send = async (chosen: File, how: "look" | "add" | "replace"): Promise<Look | null> => {
     setBusy(true);
@@ -46,6 +48,7 @@ export function Everything({ owned }: { owned: number }) {
     if (!file || !(await send(file, how))) return;
     setLook(undefined);
     setFile(undefined);
+    setBrought(brought + 1);
     tellOtherTabs();
     toast(how === "replace" ? "The file is in place of what was here. A copy of that is kept in the data folder, under copies." : "What was new is added.");
     router.refresh();
@@ -56,7 +59,7 @@ export function Everything({ owned }: { owned: number }) {
       <p className="mb-3 max-w-2xl">One JSON file in an open format, described in the docs, holds all you have put in. Keep a copy somewhere else.</p>
       <p className="mb-4"><a href="/api/log" download className="btn btn-leaf">Save everything</a></p>
       <label className="label" htmlFor="log-file">Bring it back from a file</label>
-      <input id="log-file" type="file" accept=".json,application/json" className="field max-w-md" disabled={busy} onChange={(event) => void choose(event.target.files?.[0])} aria-describedby="log-told" aria-invalid={problems.length > 0 ? true : undefined} />
+      <input key={brought} id="log-file" type="file" accept=".json,application/json" className="field max-w-md" disabled={busy} onChange={(event) => void choose(event.target.files?.[0])} aria-describedby="log-told" aria-invalid={problems.length > 0 ? true : undefined} />
       <div id="log-told" aria-live="polite" className="mt-2 max-w-2xl">
         {busy && <p className="hint">Reading … <progress className="h-2" /></p>}
         {problems.length > 0 && <div className="border-l-4 border-sting pl-4"><p className="error">Nothing was changed. {file?.name} can&rsquo;t be used as it is:</p><ul>{problems.map((problem) => <li key={problem}>{problem}</li>)}</ul></div>}

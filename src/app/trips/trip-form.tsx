@@ -142,7 +142,7 @@ function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) 
   };
   return (
     <div>
-      <label className="flex flex-wrap items-center gap-3"><span className="label !mb-0">From a track (GPX)</span><input type="file" accept=".gpx,application/gpx+xml" className="field !w-auto" onChange={(event) => void choose(event.target.files?.[0])} aria-invalid={wrong ? true : undefined} aria-describedby="track-told" /></label>
+      <label className="flex flex-wrap items-center gap-3"><span className="label !mb-0">From a track (GPX)</span><input type="file" accept=".gpx,application/gpx+xml" className="field !w-auto max-w-full" onChange={(event) => void choose(event.target.files?.[0])} aria-invalid={wrong ? true : undefined} aria-describedby="track-told" /></label>
       <div id="track-told" aria-live="polite">
         {reading && <p className="hint mt-1 flex items-center gap-2">Reading the track … <progress className="h-2" /></p>}
         {told && <p className="mt-1 text-leaf">{told}</p>}
@@ -194,7 +194,7 @@ function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingPro
       <div className="columns-1 gap-8 sm:columns-2">
         {groups.map(([stow, items]) => (
           <div key={stow} className="mb-3 break-inside-avoid">
-            <h3 className="border-b border-rule-strong text-sm">{STOW_NAMES[stow]}</h3>
+            <p className="border-b border-rule-strong font-head text-sm font-bold">{STOW_NAMES[stow]}</p>
             {items.map((item) => (
               <div key={item.id} className="flex items-center gap-2 border-b border-rule">
                 <label className="flex min-h-8 flex-1 items-center gap-2 pointer-coarse:min-h-11">

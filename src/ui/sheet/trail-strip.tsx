@@ -28,7 +28,6 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
             return (
               <div key={trip.id} role="columnheader" aria-colindex={n + 2} className="absolute inset-y-0" style={{ left: n * span.cell, width: span.cell }}>
                 <button type="button" aria-pressed={lit === n} onClick={() => onLight(n)}
-                  aria-label={`${trip.name}: ${trip.distance} ${data.distanceUnit}, ${trip.nights} nights${trip.signs.length ? `, ${trip.signs.join(" and ")}` : ""}${trip.cut ? ", cut short" : ""}`}
                   className={`absolute inset-0 flex flex-col items-center justify-end ${lit === n ? "bg-catkin" : "hover:bg-leaf-soft"}`}>
                   <span className="absolute left-1/2 w-[5.6rem] origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-[1.1]" style={{ bottom: 70 }}>{trip.name}</span>
                   <span className="relative flex h-4 items-center gap-px text-stem" aria-hidden="true">
@@ -37,7 +36,7 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
                       return Sign && <Sign key={sign} className="size-3" strokeWidth={2} />;
                     })}
                   </span>
-                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}</span>
+                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}<span className="sr-only"> {data.distanceUnit}, {trip.nights} nights{trip.signs.length > 0 && `, ${trip.signs.join(" and ")}`}{trip.cut && ", cut short"}</span></span>
                 </button>
               </div>
             );

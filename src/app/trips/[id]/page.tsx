@@ -73,7 +73,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
             {carried.map(({ item, carry, code }) => (
               <li key={item.id} className="flex break-inside-avoid items-center gap-2 border-b border-rule text-[0.95rem]">
                 <Stroke code={code} size={17} /><span className="sr-only">{STROKES[code]}: </span>
-                <Link href={`/item/${item.id}`} className="min-w-0 flex-1 truncate hover:underline">{item.name}</Link>
+                <Link href={`/item/${item.id}`} className="min-h-6 min-w-0 flex-1 truncate hover:underline">{item.name}</Link>
                 {carry.legs && <span className="text-xs text-muted">legs {carry.legs[0]}–{carry.legs.at(-1)}</span>}
               </li>
             ))}
