@@ -1,10 +1,10 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
 import { mkdtemp } from "node:fs/promises";
-import { createServer } from "node:net";
 import path from "node:path";
 import axeCore from "axe-core";
-import { chromium, type Browser, type Page } from "playwright-core";
+import type { Browser, Page } from "playwright-core";
 import { expect, inject } from "vitest";
+import { answers, freePort, launch } from "./launch";
 
 /** The app, built and serving on loopback from a data folder of its own. */
 export interface App {
@@ -14,14 +14,6 @@ export interface App {
   stop(signal?: NodeJS.Signals): Promise<number | null>;
 }
 
-const freePort = () => new Promise<number>((resolve, reject) => {
-  const server = createServer();
-  server.on("error", reject).listen(0, "127.0.0.1", () => {
-    const { port } = server.address() as { port: number };
-    server.close(() => resolve(port));
-  });
-});
-
 /** Starts the app on the demo's log, on nothing, or on a folder that an earlier one left. */
 export async function startApp(from: "demo" | "empty" | { readonly folder: string }): Promise<App> {
   const folder = typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
@@ -29,29 +21,12 @@ export async function startApp(from: "demo" | "empty" | { readonly folder: strin
   const child = launch(folder, port, typeof from === "object" ? undefined : inject(`${from}Snapshot`));
   const ended = new Promise<number | null>((resolve) => child.on("exit", (code) => resolve(code)));
   const url = `http://127.0.0.1:${port}`;
-  const deadline = Date.now() + 60_000;
-  while (!(await fetch(`${url}/settings`).then((answer) => answer.ok, () => false))) {
-    if (child.exitCode !== null || Date.now() > deadline) throw new Error(`startApp: no answer from ${url}`);
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
+  await answers(url, child);
   return { url, folder, process: child, stop: (signal = "SIGTERM") => { child.kill(signal); return ended; } };
-}
-
-/** The server's process itself, without waiting for it to answer. */
-export function launch(folder: string, port: number, snapshot?: string): ChildProcess {
-  return spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"], {
-    env: { ...process.env, NODE_ENV: "production", NETTLE_DATA: folder, NETTLE_HOST: "127.0.0.1", NEXT_MANUAL_SIG_HANDLE: "true", NEXT_TELEMETRY_DISABLED: "1", ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}) },
-    stdio: ["ignore", "pipe", "pipe"],
-  });
 }
 
 export const DESK = { width: 1280, height: 800 } as const;
 export const PHONE = { width: 390, height: 844 } as const;
-
-export const openBrowser = (): Promise<Browser> => chromium.launch({
-  executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
-});
 
 /** A page that fails the test on any error in it, and on anything fetched from elsewhere. */
 export async function openPage(browser: Browser, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {

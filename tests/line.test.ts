@@ -2,7 +2,8 @@ import { readFile, writeFile } from "node:fs/promises";
 import path from "node:path";
 import type { Browser, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, inject, test } from "vitest";
-import { openBrowser, openPage, PHONE, startApp, type App } from "./app";
+import { openPage, PHONE, startApp, type App } from "./app";
+import { openBrowser } from "./launch";
 
 let browser: Browser;
 beforeAll(async () => {

@@ -2,7 +2,8 @@ import { mkdtemp } from "node:fs/promises";
 import path from "node:path";
 import { expect, inject, test } from "vitest";
 import { openStore } from "@/data/store";
-import { launch, startApp } from "./app";
+import { startApp } from "./app";
+import { launch } from "./launch";
 
 const TRIP = "the-long-quill-2025-06-07";
 

@@ -1,6 +1,7 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { DESK, expectAccessible, openBrowser, openPage, PHONE, startApp, type App } from "./app";
+import { DESK, expectAccessible, openPage, PHONE, startApp, type App } from "./app";
+import { openBrowser } from "./launch";
 
 let demo: App;
 let empty: App;

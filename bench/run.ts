@@ -1,0 +1,119 @@
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { PGlite } from "@electric-sql/pglite";
+import { sheetOf } from "@/app/(tally)/sheet-of";
+import { openBook } from "@/core/ledger/book";
+import { judge } from "@/core/verdict/judge";
+import { readLog, replaceLog } from "@/data/log";
+import { migrate } from "@/data/migrate";
+import { liteStore } from "@/data/store";
+import { parseXml, readGpx } from "@/formats/gpx";
+import { ensureBuild } from "../scripts/setup.mjs";
+import { answers, freePort, launch, openBrowser } from "../tests/launch";
+import { madeUpLog } from "./made-up-log";
+
+const ITEMS = 300;
+const TRIPS = 200;
+const POINTS = 100_000;
+const TODAY = "2026-01-01";
+
+/** Median time in ms of some runs, after two that warm up. */
+async function median(work: () => unknown, runs = 9): Promise<number> {
+  const times: number[] = [];
+  for (let n = 0; n < runs + 2; n++) {
+    const start = performance.now();
+    await work();
+    if (n >= 2) times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
+}
+
+const row = (what: string, ms: number, base: number, aim: string) => console.log(`${what.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms  ${(ms / base).toFixed(2).padStart(6)} ×   aim ${aim}`);
+
+async function speedOfJudgement(folder: string): Promise<string> {
+  console.log(`\n${ITEMS} items × ${TRIPS} trips, ${ITEMS * TRIPS} marks`);
+  const lite = await PGlite.create(path.join(folder, "pg"));
+  const store = liteStore(lite);
+  await migrate(store);
+  await store.transaction((tx) => replaceLog(tx, madeUpLog(ITEMS, TRIPS)));
+  const aggregate = await median(() => store.query(
+    `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
+       from carry c join trip t on t.id = c.trip join (select trip, sum(distance_m) as metres from leg group by trip) l on l.trip = t.id
+      group by c.item, c.use`,
+  ));
+  row("one plain SQL aggregate over the marks", aggregate, aggregate, "–");
+  row("tally page's server work: query, judgement, sheet", await median(async () => {
+    const book = openBook(await readLog(store), TODAY);
+    sheetOf(book, judge(book));
+  }), aggregate, "≤ 5 ×");
+  const log = await readLog(store);
+  row("whole verdict run, from the log in memory", await median(() => judge(openBook(log, TODAY))), aggregate, "≤ 5 ×");
+  const snapshot = path.join(folder, "big.tar");
+  await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
+  await store.close();
+  return snapshot;
+}
+
+async function speedOfTracks(): Promise<void> {
+  console.log(`\nGPX of ${POINTS} points`);
+  const points = Array.from({ length: POINTS }, (_, n) => `<trkpt lat="${(10 + Math.sin(n / 900) / 10).toFixed(6)}" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${(300 + 200 * Math.sin(n / 700)).toFixed(1)}</ele><time>${new Date(1_750_000_000_000 + n * 5000).toISOString()}</time></trkpt>`);
+  const text = `<?xml version="1.0"?><gpx version="1.1"><trk><trkseg>${points.join("\n")}</trkseg></trk></gpx>`;
+  const parse = await median(() => parseXml(text), 5);
+  row("the XML package alone", parse, parse, "–");
+  row("read and measured", await median(() => readGpx(text), 5), parse, "≤ 3 ×");
+}
+
+/** Longest task, in ms, while `work` goes on in the page. */
+async function smoothness(folder: string, snapshot: string): Promise<void> {
+  console.log("\nThe sheet in the browser, longest task while");
+  await ensureBuild();
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  const child = launch(path.join(folder, "served"), port, snapshot);
+  const browser = await openBrowser();
+  try {
+    await answers(url, child);
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(url, { waitUntil: "networkidle" });
+    await page.evaluate(() => {
+      const kept = window as unknown as { tasks: number[] };
+      kept.tasks = [];
+      new PerformanceObserver((list) => kept.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+    });
+    const longest = () => page.evaluate(() => (window as unknown as { tasks: number[] }).tasks.splice(0).reduce((most, ms) => Math.max(most, ms), 0));
+    const tell = async (what: string) => console.log(`${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`);
+    await page.mouse.move(500, 500);
+    for (let n = 0; n < 60; n++) await page.mouse.wheel(0, 120);
+    for (let n = 0; n < 60; n++) await page.mouse.wheel(-120, 0);
+    await page.waitForTimeout(300);
+    await tell("scrolling down and across");
+    await page.locator("[data-cell]").nth(40).click();
+    for (let n = 0; n < 60; n++) await page.keyboard.press("ArrowDown");
+    for (let n = 0; n < 60; n++) await page.keyboard.press("ArrowLeft");
+    await page.waitForTimeout(300);
+    await tell("walking by arrow keys");
+    await page.goto(`${url}/trips/new`, { waitUntil: "networkidle" });
+    await page.evaluate(() => {
+      const kept = window as unknown as { tasks: number[] };
+      kept.tasks = [];
+      new PerformanceObserver((list) => kept.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+    });
+    const track = `<gpx><trk><trkseg>${Array.from({ length: POINTS }, (_, n) => `<trkpt lat="10" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${n % 50}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
+    await page.locator("input[type=file]").setInputFiles({ name: "long.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(track) });
+    await page.getByText(/points: /).waitFor();
+    await tell(`reading a track of ${POINTS} points`);
+  } finally {
+    await browser.close();
+    child.kill();
+  }
+}
+
+const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
+try {
+  const snapshot = await speedOfJudgement(folder);
+  await speedOfTracks();
+  await smoothness(folder, snapshot);
+} finally {
+  await rm(folder, { recursive: true, force: true });
+}
