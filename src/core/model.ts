@@ -5,9 +5,10 @@ import { Units } from "./units/speak";
 
 /** The records that the trade keeps. One schema each; types follow from it, and so does the open file format. */
 
-export const ItemId = z.string().min(1).max(80).brand<"ItemId">();
+const Id = z.string().max(80, "Keep the id under 80 characters.").regex(/^\S+$/, "An id is one word, without spaces.");
+export const ItemId = Id.brand<"ItemId">();
 export type ItemId = z.infer<typeof ItemId>;
-export const TripId = z.string().min(1).max(80).brand<"TripId">();
+export const TripId = Id.brand<"TripId">();
 export type TripId = z.infer<typeof TripId>;
 
 const Day = z.iso.date("Write the date as year-month-day, like 2026-05-14.");

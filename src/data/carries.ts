@@ -31,7 +31,7 @@ function toCarry(row: unknown): TripCarry {
   return { trip, item, legs, mark: use === null ? null : { use, ...rest } };
 }
 
-/** One letter for a mark that says nothing beyond its use and a plain reason; capitals, for "no call for it". */
+/** The marks that the column `plain` has a letter for. */
 const PLAIN_MARKS: ReadonlyMap<string, Mark | null> = new Map<string, Mark | null>([
   ["-", null],
   ...(["used", "hardly", "unused"] as const).flatMap((use): [string, Mark][] => [
@@ -41,33 +41,27 @@ const PLAIN_MARKS: ReadonlyMap<string, Mark | null> = new Map<string, Mark | nul
 ]);
 
 /**
- * Everything carried on every trip, by trip.
+ * Everything carried on every trip, by trip, in the order of `items`.
  *
- * 60 000 rows read one by one take about a second here, so the plain ones, nearly all, come packed: one text an item,
- * of a trip's number and a letter for each. Only those with more to say come as rows.
+ * 60 000 rows read one by one take about a second here, so the plain ones, nearly all, come packed: one text an item, of
+ * a letter and a trip for each. Only those with more to say come as rows.
  */
-export async function allCarries(db: Db): Promise<ReadonlyMap<TripId, Carry[]>> {
-  const plain = `c.legs is null and c.trouble is null and (c.why is null or c.why = 'no call for it') and c.cause is null and c.place = '' and c.fix is null
-    and c.cost is null and c.condition is null and c.reading is null and c.days is null and c.pieces is null and c.froze is null and c.call is null and c.note = ''`;
-  const trips = (await db.query("select id from trip order by starts, ends, id")).rows.map((row) => TripId.parse(row.id));
-  const { rows: packed } = await db.query(
-    `with numbered as (select id, row_number() over (order by starts, ends, id) - 1 as n from trip)
-     select c.item, string_agg(t.n || case when c.use is null then '-'
-                                           when c.why is null then case c.use when 'used' then 's' when 'hardly' then 'a' else 'n' end
-                                           else case c.use when 'used' then 'S' when 'hardly' then 'A' else 'N' end end, ' ') as marks
-       from carry c join numbered t on t.id = c.trip
-      where ${plain}
-      group by c.item`,
-  );
-  const { rows: told } = await db.query(`select ${COLUMNS} from carry c where not (${plain})`);
-  const carries = groupBy(told.map(toCarry), (carry) => carry.trip);
-  const byTrip = new Map<TripId, Carry[]>(trips.map((trip) => [trip, (carries.get(trip) ?? []).map(({ item, legs, mark }) => ({ item, legs, mark }))]));
-  for (const row of packed) {
-    const item = row.item as ItemId;
-    for (const word of String(row.marks).split(" ")) {
-      const mark = PLAIN_MARKS.get(word.at(-1)!);
+export async function allCarries(db: Db, items: readonly ItemId[]): Promise<ReadonlyMap<TripId, Carry[]>> {
+  const { rows } = await db.query(`select ${COLUMNS} from carry where plain is null`);
+  const told = groupBy(rows.map(toCarry), (carry) => carry.item);
+  const packed = new Map((await db.query("select item, string_agg(plain || trip, ' ') as marks from carry where plain is not null group by item")).rows.map((row) => [row.item as ItemId, String(row.marks).split(" ")]));
+  const byTrip = new Map<TripId, Carry[]>();
+  const put = (trip: TripId, carry: Carry) => {
+    const carries = byTrip.get(trip);
+    if (carries) carries.push(carry);
+    else byTrip.set(trip, [carry]);
+  };
+  for (const item of items) {
+    for (const { trip, legs, mark } of told.get(item) ?? []) put(trip, { item, legs, mark });
+    for (const word of packed.get(item) ?? []) {
+      const mark = PLAIN_MARKS.get(word[0]!);
       if (mark === undefined) throw new Error(`allCarries: no mark "${word}"`);
-      byTrip.get(trips[Number(word.slice(0, -1))]!)!.push({ item, legs: null, mark });
+      put(word.slice(1) as TripId, { item, legs: null, mark });
     }
   }
   return byTrip;
@@ -80,7 +74,9 @@ export async function saveCarries(db: Db, trip: TripId, carries: readonly Carry[
     return { trip, item, legs, place: where, ...rest };
   });
   await db.query(
-    `insert into carry select * from jsonb_populate_recordset(null::carry, $1::jsonb)
+    `insert into carry (trip, item, legs, use, trouble, why, cause, place, fix, cost, condition, reading, days, pieces, froze, call, note)
+     select trip, item, legs, use, trouble, why, cause, place, fix, cost, condition, reading, days, pieces, froze, call, note
+       from jsonb_populate_recordset(null::carry, $1::jsonb)
      on conflict (item, trip) do update set
        legs = excluded.legs, use = excluded.use, trouble = excluded.trouble, why = excluded.why, cause = excluded.cause, place = excluded.place, fix = excluded.fix,
        cost = excluded.cost, condition = excluded.condition, reading = excluded.reading, days = excluded.days, pieces = excluded.pieces,

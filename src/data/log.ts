@@ -11,11 +11,8 @@ import { allTrips, saveTrips } from "./trips";
 export async function readLog(db: Db): Promise<Log> {
   const settings = await readSettings(db);
   const items = await allItems(db);
-  const order = new Map(items.map((item, index) => [item.id, index]));
-  const carries = await allCarries(db);
-  const trips = (await allTrips(db)).map((trip) => ({
-    ...trip, carries: (carries.get(trip.id) ?? []).sort((a, b) => order.get(a.item)! - order.get(b.item)!),
-  }));
+  const carries = await allCarries(db, items.map((item) => item.id));
+  const trips = (await allTrips(db)).map((trip) => ({ ...trip, carries: carries.get(trip.id) ?? [] }));
   return { settings, items, trips, entries: await allEntries(db), rulings: await allRulings(db) };
 }
 

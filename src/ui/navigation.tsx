@@ -52,7 +52,7 @@ export function Navigation({ verdicts, unmarked }: { verdicts: number; unmarked:
         const here = href === "/" ? path === "/" || path.startsWith("/item") : path.startsWith(href);
         const count = counts[href];
         return (
-          <Link key={href} href={href} aria-current={here ? "page" : undefined}
+          <Link key={href} href={href} prefetch={false} aria-current={here ? "page" : undefined}
             className={`relative flex min-h-13 flex-1 flex-col items-center justify-center gap-0.5 px-1 text-xs font-semibold tabs:min-h-10 tabs:flex-none tabs:flex-row tabs:justify-start tabs:rounded-l-md tabs:px-3 tabs:text-[0.95rem] ${
               here ? "bg-leaf text-on-leaf tabs:ml-0" : "text-ink tabs:ml-2.5 tabs:bg-catkin tabs:hover:ml-1.5"}`}>
             <Icon aria-hidden="true" className="size-5 tabs:hidden" />

@@ -55,6 +55,23 @@ export function Stroke({ code, fresh = false, size = 20 }: { code: StrokeCode; f
   );
 }
 
+/**
+ * The strokes `from`–`to` of a whole row in one picture, each in its cell: a sheet of hundreds of rows can't afford a picture
+ * for each. Strokes of one look share a path, so the shapes are moved, not redrawn.
+ */
+export function StrokeLine({ codes, from, to, cell, height }: { codes: string; from: number; to: number; cell: number; height: number }) {
+  const shown = Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => ({ code: codes[from + n] as StrokeCode, x: n * cell + cell / 2 - 8 })).filter(({ code }) => code !== "-");
+  const uprights = shown.filter(({ code }) => code === "u");
+  return (
+    <svg className="pointer-events-none absolute inset-y-0 overflow-visible" style={{ left: from * cell }} width={(to - from + 1) * cell} height={height} aria-hidden="true" strokeWidth="2.2" strokeLinecap="round">
+      <g transform={`translate(0 ${height - 23})`}>
+        {uprights.length > 0 && <path className={LEAF} d={uprights.map(({ x }) => `M${x + 9.2} 2l-2.4 16`).join("")} />}
+        {shown.filter(({ code }) => code !== "u").map(({ code, x }) => <g key={x} transform={`translate(${x} 0)`}>{SHAPES[code]}</g>)}
+      </g>
+    </svg>
+  );
+}
+
 /** A row of strokes with one text for all of them. */
 export function StrokeRow({ codes, label, size = 18 }: { codes: readonly StrokeCode[]; label: string; size?: number }) {
   return (

@@ -42,12 +42,12 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
             <tbody>
               {shown.map(({ case: { item, state, totals } }) => (
                 <tr key={item.id} className="border-b border-rule hover:bg-leaf-soft">
-                  <td className="py-1 pr-3"><Link href={`/item/${item.id}`} className="font-semibold hover:underline">{item.name}</Link>{state !== "active" && <i className="ml-2 text-sm text-muted">{state}</i>}</td>
+                  <td className="py-1 pr-3"><Link prefetch={false} href={`/item/${item.id}`} className="font-semibold hover:underline">{item.name}</Link>{state !== "active" && <i className="ml-2 text-sm text-muted">{state}</i>}</td>
                   <td className="num whitespace-nowrap pr-4 text-right" title={item.weight ? `typed as ${item.weight.typed}` : undefined}>{item.weight ? sayMass(item.weight.g, units) : "–"}{item.weighed === "claimed" && <span className="text-muted" title="as claimed, not weighed">?</span>}</td>
                   <td className="hidden text-muted sm:table-cell">{item.kind}</td>
                   <td className="hidden text-muted sm:table-cell">{STOW_NAMES[item.stow].toLowerCase()}</td>
                   <td className="num hidden text-right text-muted md:table-cell">{totals.carried.trips}</td>
-                  <td className="whitespace-nowrap text-right"><Link href={`/item/${item.id}/edit`} className="btn btn-plain !min-h-8">Edit<span className="sr-only"> {item.name}</span></Link><RetireButton id={item.id} name={item.name} state={item.state} className="btn btn-plain !min-h-8" /></td>
+                  <td className="whitespace-nowrap text-right"><Link prefetch={false} href={`/item/${item.id}/edit`} className="btn btn-plain !min-h-8">Edit<span className="sr-only"> {item.name}</span></Link><RetireButton id={item.id} name={item.name} state={item.state} className="btn btn-plain !min-h-8" /></td>
                 </tr>
               ))}
             </tbody>

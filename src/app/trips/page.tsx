@@ -26,14 +26,14 @@ export default async function TripsPage() {
               return (
                 <li key={trip.id} className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2 sm:grid-cols-[1fr_7rem_6rem_6rem_9rem]">
                   <div>
-                    <Link href={`/trips/${trip.id}`} className="font-head text-lg font-bold hover:underline">{trip.name}</Link>
+                    <Link prefetch={false} href={`/trips/${trip.id}`} className="font-head text-lg font-bold hover:underline">{trip.name}</Link>
                     <span className="ml-3 text-sm text-muted">{trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}{trip.planned && ", planned"}{trip.cut && ", cut short"}</span>
                     {strong.length > 0 && <span className="block text-sm text-muted">much {listWords(strong)}</span>}
                   </div>
                   <span className="num text-right">{sayDistance(metres, units)}</span>
                   <span className="num hidden text-right text-muted sm:inline">{ascent > 0 && `↑ ${sayHeight(ascent, units)}`}</span>
                   <span className="num hidden text-right text-muted sm:inline">{nights > 0 ? count(nights, "night") : "day walk"}</span>
-                  <span className="text-right text-sm">{open > 0 && !trip.planned ? <Link href={`/unpack/${trip.id}`} className="link">{open} to unpack</Link> : <span className="text-muted">{count(trip.carries.length, "thing")}</span>}</span>
+                  <span className="text-right text-sm">{open > 0 && !trip.planned ? <Link prefetch={false} href={`/unpack/${trip.id}`} className="link">{open} to unpack</Link> : <span className="text-muted">{count(trip.carries.length, "thing")}</span>}</span>
                 </li>
               );
             })}

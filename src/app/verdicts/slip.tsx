@@ -25,7 +25,7 @@ export function Slip({ judgement, verdict, heading = true }: { judgement: Judgem
       <div className="grid items-start gap-x-5 gap-y-1 sm:grid-cols-[8.5rem_1fr_auto]">
         <p className="font-head text-xl leading-tight"><VerbWord verb={verdict.verb} urgency={verdict.urgency} className="!whitespace-normal" /></p>
         <div className="min-w-0">
-          {heading && <h3 className="text-lg leading-tight"><Link href={`/item/${item.id}`} className="hover:underline">{item.name}</Link></h3>}
+          {heading && <h3 className="text-lg leading-tight"><Link prefetch={false} href={`/item/${item.id}`} className="hover:underline">{item.name}</Link></h3>}
           <p>{verdict.says}</p>
           <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm text-muted">
             {codes.length > 0 && <StrokeRow codes={codes} label={codes.map((code) => STROKES[code]).join(", ")} size={16} />}
@@ -41,7 +41,7 @@ export function Slip({ judgement, verdict, heading = true }: { judgement: Judgem
             <summary className="text-sm text-leaf underline underline-offset-3">The whole argument</summary>
             <dl className="mt-2 grid gap-x-5 gap-y-1.5 border-l-4 border-catkin-strong pl-4 text-[0.95rem] sm:grid-cols-[9rem_1fr]">
               <dt className="text-muted">It rests on</dt>
-              <dd><ul>{verdict.evidence.map((each) => <li key={each.text}>{each.text}{each.trips.length > 0 && <span className="text-muted"> ({each.trips.slice(-6).map((id, n) => <span key={id}>{n > 0 && ", "}<Link href={`/trips/${id}`} className="link">{trip(id)?.name}</Link></span>)}{each.trips.length > 6 && " and before"})</span>}</li>)}</ul></dd>
+              <dd><ul>{verdict.evidence.map((each) => <li key={each.text}>{each.text}{each.trips.length > 0 && <span className="text-muted"> ({each.trips.slice(-6).map((id, n) => <span key={id}>{n > 0 && ", "}<Link prefetch={false} href={`/trips/${id}`} className="link">{trip(id)?.name}</Link></span>)}{each.trips.length > 6 && " and before"})</span>}</li>)}</ul></dd>
               <dt className="text-muted">Wanted</dt>
               <dd>{called === 0 ? "never called for yet" : `when called for, ${percent(meanChance(use.called))} of chances: ${round(use.called.uses)} taken, ${round(use.called.misses)} not, on ${called} trips. Four to one it is below ${percent(chanceQuantile(use.called, 0.8))}; the ${school.name} line for leaving it is ${percent(school.dropLine)}.`}</dd>
               {left && <><dt className="text-muted">Worn</dt><dd><Ruler {...left} words={sayLeft(judgement.case)} /> {sayLeft(judgement.case)}; {percent(left.givesOut)} likely to give out on {book.next.name ?? "a trip like your last five"}, where the line is {percent(TOO_LIKELY[item.consequence])}. {left.lives.wornOut > 0 ? `${left.lives.wornOut} of your own ${left.lives.all} worn out so far.` : "By the rule of thumb: none of yours has worn out yet."}</dd></>}

@@ -31,8 +31,9 @@ export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => trigge
 
 export function useEvidence(item: FullItem, book: Book): UseEvidence {
   const all = marked(book.carriedOf(item.id));
-  const called = all.filter((one) => wasCalled(one, item));
-  const uncalled = all.filter((one) => !wasCalled(one, item));
+  const called: Marked[] = [];
+  const uncalled: Marked[] = [];
+  for (const one of all) (wasCalled(one, item) ? called : uncalled).push(one);
   return {
     called: tallyUp(called), uncalled: tallyUp(uncalled),
     calledTrips: tripIds(called), calledUsed: tripIds(called.filter(inUse)), calledUnused: tripIds(called.filter((one) => !inUse(one))),

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { chanceQuantile, meanChance } from "./use-chance";
+import { chanceQuantile, meanChance, surenessBelow } from "./use-chance";
 
 // Source: SciPy 1.10, scipy.stats.beta.ppf([.05, .5, .95], 3, 6).
 test("Beta(3, 6) as SciPy has it", () => {
@@ -13,6 +13,12 @@ test("Beta(3, 6) as SciPy has it", () => {
 
 test("the shortcut for nothing but misses is the same Beta", () => {
   expect(chanceQuantile({ uses: 0, misses: 3 }, 0.8)).toBeCloseTo(chanceQuantile({ uses: 1e-12, misses: 3 }, 0.8), 6);
+});
+
+test("how sure we are that it lies below a line, and the line we are so sure of, are each other's inverse", () => {
+  for (const [uses, misses] of [[0, 3], [0.25, 4.75], [2, 5], [9, 1]] as const) {
+    expect(surenessBelow({ uses, misses }, chanceQuantile({ uses, misses }, 0.8))).toBeCloseTo(0.8, 6);
+  }
 });
 
 test("another miss never raises it, another use never lowers it", () => {

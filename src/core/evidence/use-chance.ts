@@ -9,6 +9,11 @@ export interface UseChance {
 /** Mean of the Beta: the chance, 0 to 1, to expect. */
 export const meanChance = ({ uses, misses }: UseChance) => (1 + uses) / (2 + uses + misses);
 
+/** How sure we are, 0 to 1, that the chance lies below `line`: the Beta's distribution function there. */
+export function surenessBelow({ uses, misses }: UseChance, line: number): number {
+  return uses === 0 ? 1 - (1 - line) ** (1 + misses) : jstat.beta.cdf(line, 1 + uses, 1 + misses);
+}
+
 /**
  * The value, 0 to 1, that the chance lies below with probability `p`.
  *

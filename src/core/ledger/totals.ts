@@ -15,6 +15,8 @@ export interface Totals {
   readonly used: Exposure;
   /** Wear in the item's own unit: use since new, its opening balance and its entries included. */
   readonly wear: number;
+  /** What each marked trip added to it, oldest first. */
+  readonly wearByTrip: readonly { readonly carried: Carried; readonly wear: number }[];
   /** Gram-metres carried and not used; 0 for cover and things without a weight. */
   readonly deadGramMetres: number;
   readonly spent: number;
@@ -63,16 +65,12 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     else if (!item.cover && item.weight) deadGramMetres += item.weight.g * outing.metres * part;
   }
   const entries = book.entriesOf(item.id);
+  const wearByTrip = marked(book.carriedOf(item.id)).map((one) => ({ carried: one, wear: tripWear(item, one.outing, one.carry.legs, one.mark, sharers) }));
   return {
-    carried, used, deadGramMetres,
-    wear: openingWear(item) + wearByTrip(item, book, sharers).reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry.distance?.m ?? 0, entry.nights), 0),
+    carried, used, deadGramMetres, wearByTrip,
+    wear: openingWear(item) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry.distance?.m ?? 0, entry.nights), 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
-}
-
-/** Wear added by each trip, oldest first, in the item's unit; for the wear chart and for lives that ended on a trip. */
-export function wearByTrip(item: FullItem, book: Book, sharers: Sharers = countSharers(book)): { readonly carried: Carried; readonly wear: number }[] {
-  return marked(book.carriedOf(item.id)).map((carried) => ({ carried, wear: tripWear(item, carried.outing, carried.carry.legs, carried.mark, sharers) }));
 }
 
 function tripWear(item: FullItem, outing: Outing, legs: readonly number[] | null, mark: Mark, sharers: Sharers): number {

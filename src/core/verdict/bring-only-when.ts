@@ -1,4 +1,4 @@
-import { chanceQuantile } from "../evidence/use-chance";
+import { surenessBelow } from "../evidence/use-chance";
 import type { Trigger } from "../model";
 import { count, listWords } from "../units/speak";
 import { ESSENTIAL_JOBS, type Case } from "./case";
@@ -23,7 +23,7 @@ export function bringOnlyWhen(one: Case): Finding | null {
   if (item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) || job === "head warm" || job === "hands warm") && !item.jobs.includes("traction")) return null;
   if (item.consequence === "danger" && !item.jobs.includes("traction")) return null;
   const idle = use.uncalled.misses;
-  if (idle < IDLE_CHANCES || chanceQuantile(use.uncalled, 0.8) >= 0.6) return null;
+  if (idle < IDLE_CHANCES || surenessBelow(use.uncalled, 0.6) <= 0.8) return null;
   const idleTrips = use.uncalledTrips.filter((trip) => !use.uncalledUsed.includes(trip));
   const when = `Bring it only when you expect ${listWords(triggers.map(sayTrigger), "or")}.`;
   const words = listWords(triggers.map(sayTrigger), "or");

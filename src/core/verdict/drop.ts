@@ -1,4 +1,4 @@
-import { chanceQuantile } from "../evidence/use-chance";
+import { chanceQuantile, surenessBelow } from "../evidence/use-chance";
 import type { TripId } from "../model";
 import { count, percent, sayDeadWeight, sayDistance } from "../units/speak";
 import { DOUBLED_JOBS, ESSENTIAL_JOBS, type Case, type Rival } from "./case";
@@ -61,9 +61,9 @@ function anotherDoesIt(one: Case): Finding | null {
 
 function seldomWanted(one: Case): Finding | null {
   const { use, school, totals, book } = one;
-  const high = chanceQuantile(use.called, CONFIDENCE);
   if (use.calledTrips.length < 2 && use.called.misses < 3) return null;
-  if (high >= school.dropLine) return null;
+  if (surenessBelow(use.called, school.dropLine) <= CONFIDENCE) return null;
+  const high = chanceQuantile(use.called, CONFIDENCE);
   const uses = use.calledUsed.length;
   const times = uses === 0 ? "never used" : `used on ${uses} of them`;
   const rival = one.rivals.find((each) => each.insteadOn.length > 0);
@@ -77,18 +77,27 @@ function seldomWanted(one: Case): Finding | null {
 /** How many more called-for trips in the pack unused would bring it to "drop"; null where nothing could. Asked of the rule itself. */
 export function missesToDrop(one: Case): number | null {
   if (!mayBeDropped(one)) return null;
-  for (let more = 1; more < 50; more++) {
-    if (chanceQuantile({ uses: one.use.called.uses, misses: one.use.called.misses + more }, CONFIDENCE) < one.school.dropLine) return more;
-  }
-  return null;
+  const { uses, misses } = one.use.called;
+  return leastThat((more) => surenessBelow({ uses, misses: misses + more }, one.school.dropLine) > CONFIDENCE);
 }
 
 /** How many more one-chance trips on which it is used would lift it over the line: asked of the rule itself. */
-function usesToClear({ use, school }: Case): number {
-  for (let more = 1; more < 50; more++) {
-    if (chanceQuantile({ uses: use.called.uses + more, misses: use.called.misses }, CONFIDENCE) >= school.dropLine) return more;
+function usesToClear({ use: { called: { uses, misses } }, school }: Case): number {
+  return leastThat((more) => surenessBelow({ uses: uses + more, misses }, school.dropLine) <= CONFIDENCE) ?? MANY;
+}
+
+const MANY = 64;
+
+/** The least whole number from 1 to {@link MANY} for which a test, once true, stays true; null if it never is. */
+function leastThat(test: (n: number) => boolean): number | null {
+  if (!test(MANY)) return null;
+  let [low, high] = [1, MANY];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (test(middle)) high = middle;
+    else low = middle + 1;
   }
-  return 50;
+  return low;
 }
 
 function leave(one: Case, trips: readonly TripId[], told: Pick<Finding, "says" | "flips" | "sureness">, figure?: string): Finding {

@@ -1,6 +1,5 @@
 import { daysBetween } from "../ledger/days";
 import type { ServiceRule } from "../kinds";
-import { wearByTrip } from "../ledger/totals";
 import { isCritical, type Case } from "./case";
 import type { Finding } from "./verdict";
 import { sayTrouble, sayWear } from "./words";
@@ -27,8 +26,8 @@ function needsFilling(one: Case): Finding | null {
 
 function dueByCount(one: Case, { what, every }: ServiceRule): Finding | null {
   if (every === undefined) return null;
-  const { item, book, history } = one;
-  const since = wearByTrip(item, book).filter(({ carried }) => history.lastService === null || carried.outing.trip.ends > history.lastService);
+  const { item, book, history, totals } = one;
+  const since = totals.wearByTrip.filter(({ carried }) => history.lastService === null || carried.outing.trip.ends > history.lastService);
   const wear = since.reduce((sum, trip) => sum + trip.wear, 0);
   if (wear < every) return null;
   const say = (value: number) => sayWear(value, item.wears, book.settings.units);

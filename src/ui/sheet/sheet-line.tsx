@@ -1,62 +1,64 @@
 import Link from "next/link";
-import { memo, type CSSProperties } from "react";
+import { memo } from "react";
 import { Ruler } from "../ruler";
-import { Stroke, STROKES, type StrokeCode } from "../stroke";
+import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
 import { VerbWord } from "../verb-word";
 import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
 
 /** The stretch of trip columns that is drawn, in pixels and numbers. */
 export interface Span {
   readonly total: number;
-  readonly before: number;
   readonly cell: number;
-  readonly shown: readonly number[];
+  readonly from: number;
+  readonly to: number;
 }
 
-export function GroupLine({ line, index, style, grams }: { line: { group: string }; index: number; style: CSSProperties; grams: number }) {
+/** Numbers of the trips drawn. */
+export const tripsIn = ({ from, to }: Pick<Span, "from" | "to">) => Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => from + n);
+
+export const GroupLine = memo(function GroupLine({ line, index, top, height }: { line: { group: string; grams: number }; index: number; top: number; height: number }) {
   return (
-    <div role="row" aria-rowindex={index} style={style} className="flex items-end border-b border-rule-strong">
+    <div role="row" aria-rowindex={index} style={{ top, height }} className="absolute inset-x-0 flex items-end border-b border-rule-strong">
       <div role="rowheader" className="sticky left-0 flex items-baseline gap-2 bg-paper pb-1 pr-3 font-head text-[0.9rem] font-bold">
-        {line.group} <span className="num text-xs font-normal text-muted">{Math.round(grams).toLocaleString("en-GB").replaceAll(",", "\u202f")} g</span>
+        {line.group} <span className="num text-xs font-normal text-muted">{Math.round(line.grams).toLocaleString("en-GB").replaceAll(",", "\u202f")} g</span>
       </div>
     </div>
   );
-}
+});
 
-interface RowLineProps {
+interface RowLineProps extends Span {
   row: SheetRow;
   number: number;
   index: number;
-  style: CSSProperties;
-  span: Span;
+  top: number;
+  height: number;
   lit: number;
   narrow: boolean;
   focusTrip: number;
   fresh: ReadonlyMap<string, StrokeCode>;
   trips: readonly SheetTrip[];
-  onPlace: (trip: number) => void;
+  onPlace: (row: number, trip: number) => void;
 }
 
-export const RowLine = memo(function RowLine({ row, number, index, style, span, lit, narrow, focusTrip, fresh, trips, onPlace }: RowLineProps) {
+export const RowLine = memo(function RowLine({ row, number, index, top, height, total, cell, from, to, lit, narrow, focusTrip, fresh, trips, onPlace }: RowLineProps) {
   return (
-    <div role="row" aria-rowindex={index} style={style} className="group/row flex items-stretch border-b border-rule">
+    <div role="row" aria-rowindex={index} style={{ top, height }} className="group/row absolute inset-x-0 flex contain-layout items-stretch border-b border-rule">
       <div role="rowheader" data-fixed="left" className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]">
-        <Link href={`/item/${row.id}`} className="min-w-0 flex-1 leading-tight hover:underline sm:truncate" title={row.name}>
+        <Link href={`/item/${row.id}`} prefetch={false} className="min-w-0 flex-1 leading-tight hover:underline sm:truncate" title={row.name}>
           <span className="block truncate font-semibold">{row.name}</span>
           {narrow && <span className="text-[0.8rem]"><Outcome row={row} /></span>}
         </Link>
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
-      <div role="presentation" className="relative shrink-0" style={{ width: span.total }}>
-        {span.shown.map((trip) => {
+      <div role="presentation" className="relative shrink-0" style={{ width: total }}>
+        <StrokeLine codes={row.strokes} from={from} to={to} cell={cell} height={height} />
+        {tripsIn({ from, to }).map((trip) => {
           const made = fresh.get(`${row.id}:${trip}`);
-          const code = made ?? strokeAt(row, trip);
-          const known = trips[trip];
           return (
-            <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(trip)}
-              aria-label={`${row.name}, ${known?.name}: ${STROKES[code]}`} title={`${known?.name}: ${STROKES[code]}`}
-              className={`absolute inset-y-0 flex items-end justify-center pb-1 ${trip === lit ? "bg-catkin" : ""}`} style={{ left: trip * span.cell, width: span.cell }}>
-              <Stroke code={code} fresh={made !== undefined} size={span.cell < 24 ? 18 : 20} />
+            <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(number, trip)}
+              aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}`}
+              className={trip === lit ? "absolute inset-y-0 bg-catkin/60" : "absolute inset-y-0"} style={{ left: trip * cell, width: cell }}>
+              {made && <span className="absolute inset-0 flex items-end justify-center bg-paper pb-1"><Stroke code={made} fresh /></span>}
             </div>
           );
         })}

@@ -1,6 +1,6 @@
 "use client";
 
-import { useVirtualizer } from "@tanstack/react-virtual";
+import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
@@ -40,8 +40,12 @@ export function Sheet({ data }: { data: SheetData }) {
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
 
-  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6 });
-  const columns = useVirtualizer({ horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 6 });
+  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 2, useFlushSync: false });
+  const columns = useVirtualizer({
+    horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 2, useFlushSync: false,
+    // The columns that stay put at either side cover that many trips.
+    rangeExtractor: (range) => defaultRangeExtractor({ ...range, endIndex: Math.min(range.count - 1, range.startIndex + Math.ceil(((scroller.current?.clientWidth ?? 0) - FIXED_WIDTH[narrow ? "covering" : "wide"]) / cell)) }),
+  });
   useEffect(() => rows.measure(), [height, rows]);
   useEffect(() => columns.measure(), [cell, columns]);
   useEffect(() => setFresh(new Map()), [data]);
@@ -106,28 +110,29 @@ export function Sheet({ data }: { data: SheetData }) {
     }
   };
 
-  const first = columns.getVirtualItems()[0];
-  const shown = columns.getVirtualItems().map((column) => column.index);
-  const span = { total: columns.getTotalSize(), before: first?.start ?? 0, cell, shown };
-  let seen = -1;
-  const rowNumber = new Map(rowsOnly.map(({ index }, n) => [index, n]));
+  const shown = columns.getVirtualItems();
+  const span = { total: columns.getTotalSize(), cell, from: shown[0]?.index ?? 0, to: shown.at(-1)?.index ?? -1 };
+  const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
+  const onPlace = useCallback((row: number, trip: number) => {
+    place.current = { row, trip };
+  }, []);
 
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
       <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
-        <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="w-max min-w-full">
+        <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="min-w-full" style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
+          onMouseOver={nameOnHover}>
           <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
           {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
           <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
             {rows.getVirtualItems().map((virtual) => {
               const line: Line = lines[virtual.index]!;
-              const style = { position: "absolute", top: virtual.start, height, left: 0, right: 0 } as const;
-              if ("group" in line) return <GroupLine key={line.group} line={line} index={virtual.index + 2} style={style} grams={line.grams} />;
-              seen = rowNumber.get(virtual.index)!;
+              if ("group" in line) return <GroupLine key={line.group} line={line} index={virtual.index + 2} top={virtual.start} height={height} />;
+              const number = rowNumber.get(virtual.index)!;
               return (
-                <RowLine key={line.row.id} row={line.row} number={seen} index={virtual.index + 2} style={style} span={span} lit={asked.trip} narrow={narrow} focusTrip={seen === place.current.row ? place.current.trip : -1}
-                  fresh={fresh} trips={data.trips} onPlace={(trip) => { place.current = { row: rowNumber.get(virtual.index)!, trip }; }} />
+                <RowLine key={line.row.id} row={line.row} number={number} index={virtual.index + 2} top={virtual.start} height={height} {...span} lit={asked.trip} narrow={narrow}
+                  focusTrip={number === place.current.row ? place.current.trip : -1} fresh={fresh} trips={data.trips} onPlace={onPlace} />
               );
             })}
           </div>
@@ -135,6 +140,15 @@ export function Sheet({ data }: { data: SheetData }) {
       </div>
     </section>
   );
+}
+
+/** Width, in pixels, of the columns beside the strokes. */
+const FIXED_WIDTH = { narrow: 520, wide: 620, covering: 150 } as const;
+
+/** The words of a cell, shown on hover; set only then, as a sheet has thousands of them. */
+function nameOnHover({ target }: React.MouseEvent) {
+  const cell = (target as HTMLElement).closest<HTMLElement>("[data-cell]:not([title])");
+  if (cell) cell.title = cell.getAttribute("aria-label") ?? "";
 }
 
 const clamp = (n: number, length: number) => Math.max(0, Math.min(length - 1, n));

@@ -1,6 +1,5 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { wearByTrip } from "@/core/ledger/totals";
 import { ItemId } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayMass } from "@/core/units/speak";
 import { sayLeft, sayWear } from "@/core/verdict/words";
@@ -36,7 +35,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
   return (
     <>
       <PageHead title={item.name} actions={<>
-        <Link href={`/item/${id}/edit`} className="btn">Edit</Link>
+        <Link prefetch={false} href={`/item/${id}/edit`} className="btn">Edit</Link>
         <RetireButton id={id} name={item.name} state={item.state} className="btn" />
       </>}>
         {[item.kind, item.weight ? `${sayMass(item.weight.g, units)}${item.weighed === "claimed" ? " claimed" : ""}` : "not weighed", STOW_NAMES[item.stow].toLowerCase(), state === "active" ? "" : state].filter(Boolean).join(" · ")}
@@ -45,7 +44,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
         <ol className="mb-5 flex flex-wrap items-end gap-x-1 border-b border-rule pb-2" aria-label="Its strokes, oldest trip first">
           {carried.map((one) => {
             const code = strokeOf(one, item);
-            return <li key={one.outing.trip.id}><Link href={`/trips/${one.outing.trip.id}`} title={`${one.outing.trip.name}: ${STROKES[code]}`} className={`flex min-h-9 min-w-7 items-end justify-center pb-1 ${one.outing.trip.id === lit ? "bg-catkin" : "hover:bg-leaf-soft"}`}><Stroke code={code} size={24} /><span className="sr-only">{one.outing.trip.name}: {STROKES[code]}</span></Link></li>;
+            return <li key={one.outing.trip.id}><Link prefetch={false} href={`/trips/${one.outing.trip.id}`} title={`${one.outing.trip.name}: ${STROKES[code]}`} className={`flex min-h-9 min-w-7 items-end justify-center pb-1 ${one.outing.trip.id === lit ? "bg-catkin" : "hover:bg-leaf-soft"}`}><Stroke code={code} size={24} /><span className="sr-only">{one.outing.trip.name}: {STROKES[code]}</span></Link></li>;
           })}
         </ol>
       )}
@@ -76,7 +75,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
               <li key={key} className="flex items-baseline gap-3 border-b border-rule py-1.5">
                 <span className="num shrink-0 text-sm text-muted">{on}</span>
                 {one && <><span className="w-4 shrink-0 self-center"><Stroke code={strokeOf(one, item)} size={18} /></span>
-                  <span><Link href={`/trips/${one.outing.trip.id}`} className="font-semibold hover:underline">{one.outing.trip.name}</Link> {STROKES[strokeOf(one, item)]}
+                  <span><Link prefetch={false} href={`/trips/${one.outing.trip.id}`} className="font-semibold hover:underline">{one.outing.trip.name}</Link> {STROKES[strokeOf(one, item)]}
                     <span className="block text-sm text-muted">{[one.mark?.why, one.mark?.cause, one.mark?.fix, one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "", one.mark?.call ? `your call: ${one.mark.call}` : "", one.mark?.note].filter(Boolean).join("; ")}</span></span></>}
                 {entry && <><span className="w-4 shrink-0 text-center text-stem" aria-hidden="true">◆</span><span className="flex-1"><b>{entry.what}</b>{entry.distance && `, ${sayDistance(entry.distance.m, units)}`}{entry.nights > 0 && `, ${count(entry.nights, "night")}`}{entry.cost ? `, ${currency}${entry.cost}` : ""}<span className="block text-sm text-muted">{entry.note}</span></span><RemoveEntry entry={entry} /></>}
               </li>
@@ -88,7 +87,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
           {holders.length > 0 && (
             <div>
               <h2 className="border-b-2 border-ink pb-1 text-lg">Also in the slot “{item.slot}”</h2>
-              <ul>{holders.map((other) => { const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!; return <li key={other.id} className="flex justify-between border-b border-rule py-1"><Link href={`/item/${other.id}`} className="hover:underline">{other.name}</Link><span className="num text-muted">{sayWear(its.case.totals.wear, other.wears, units)}, {its.case.state}</span></li>; })}</ul>
+              <ul>{holders.map((other) => { const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!; return <li key={other.id} className="flex justify-between border-b border-rule py-1"><Link prefetch={false} href={`/item/${other.id}`} className="hover:underline">{other.name}</Link><span className="num text-muted">{sayWear(its.case.totals.wear, other.wears, units)}, {its.case.state}</span></li>; })}</ul>
             </div>
           )}
           <p className="text-sm text-muted">Called for on {use.calledTrips.length} of {count(use.calledTrips.length + use.uncalledTrips.length, "trip")}, by {item.triggers.join(", ")}.</p>
@@ -104,7 +103,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
 
   /** Wear after each trip, with what happened then; entries between trips are in the opening step. */
   function wearPoints({ case: one }: typeof judgement & object): WearPoint[] {
-    const trips = wearByTrip(item, book);
+    const trips = totals.wearByTrip;
     let wear = one.left!.worn - trips.reduce((sum, trip) => sum + trip.wear, 0);
     return [
       { label: "before and between", wear: inUnit(wear), trouble: "" },

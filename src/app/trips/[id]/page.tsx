@@ -29,8 +29,8 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
   return (
     <>
       <PageHead title={trip.name} actions={<>
-        {!trip.planned && <Link href={`/unpack/${trip.id}`} className={`btn ${open > 0 ? "btn-leaf" : ""}`}>{open > 0 ? `Unpack (${open} left)` : "Go through it again"}</Link>}
-        <Link href={`/trips/${trip.id}/edit`} className="btn">Edit</Link>
+        {!trip.planned && <Link prefetch={false} href={`/unpack/${trip.id}`} className={`btn ${open > 0 ? "btn-leaf" : ""}`}>{open > 0 ? `Unpack (${open} left)` : "Go through it again"}</Link>}
+        <Link prefetch={false} href={`/trips/${trip.id}/edit`} className="btn">Edit</Link>
       </>}>
         {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}{trip.planned && ", planned"}{trip.cut && ", cut short"}
       </PageHead>
@@ -63,7 +63,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
           {told.length > 0 && (
             <>
               <h2 className="mb-1 mt-5 text-lg">What happened</h2>
-              <ul>{told.map(({ item, carry, code }) => <li key={item.id} className="flex gap-2 border-b border-rule py-1"><Stroke code={code} /><span><Link href={`/item/${item.id}`} className="font-semibold hover:underline">{item.name}</Link> {STROKES[code]}{carry.mark?.note && `: ${carry.mark.note}`}</span></li>)}</ul>
+              <ul>{told.map(({ item, carry, code }) => <li key={item.id} className="flex gap-2 border-b border-rule py-1"><Stroke code={code} /><span><Link prefetch={false} href={`/item/${item.id}`} className="font-semibold hover:underline">{item.name}</Link> {STROKES[code]}{carry.mark?.note && `: ${carry.mark.note}`}</span></li>)}</ul>
             </>
           )}
         </section>
@@ -73,7 +73,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
             {carried.map(({ item, carry, code }) => (
               <li key={item.id} className="flex break-inside-avoid items-center gap-2 border-b border-rule text-[0.95rem]">
                 <Stroke code={code} size={17} /><span className="sr-only">{STROKES[code]}: </span>
-                <Link href={`/item/${item.id}`} className="min-h-6 min-w-0 flex-1 truncate hover:underline">{item.name}</Link>
+                <Link prefetch={false} href={`/item/${item.id}`} className="min-h-6 min-w-0 flex-1 truncate hover:underline">{item.name}</Link>
                 {carry.legs && <span className="text-xs text-muted">legs {carry.legs[0]}–{carry.legs.at(-1)}</span>}
               </li>
             ))}
