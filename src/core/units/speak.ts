@@ -9,8 +9,10 @@ export const Units = z.object({
 export type Units = z.infer<typeof Units>;
 
 const THIN = "\u00a0";
-const grouped = (value: number, digits = 0) =>
-  value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits }).replaceAll(",", "\u202f");
+// Made once: making one costs more than all it writes for a page.
+const WHOLE = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
+const TENTHS = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const grouped = (value: number, digits: 0 | 1 = 0) => (digits ? TENTHS : WHOLE).format(value).replaceAll(",", "\u202f");
 
 /** A weight in the owner's unit: "312 g", "12.4 kg" from 10 kg, "9.6 oz", "2 lb 3.3 oz". */
 export function sayMass(g: number, units: Units): string {
