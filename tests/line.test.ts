@@ -90,8 +90,8 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
 
   // The sheet shows it all, and the chair as kept.
   await page.goto(app.url);
-  expect(await page.getByRole("gridcell", { name: "Folding chair, Walk 07: unused, though called for" }).count()).toBe(1);
-  expect(await page.getByRole("gridcell", { name: "Rain shell, Walk 07: unused, no call for it" }).count()).toBe(1);
+  await page.getByRole("gridcell", { name: "Folding chair, Walk 07: unused, though called for" }).waitFor();
+  await page.getByRole("gridcell", { name: "Rain shell, Walk 07: unused, no call for it" }).waitFor();
   expect(faults).toEqual([]);
   await page.close();
 }));
@@ -226,7 +226,7 @@ describe("the sheet", () => {
     await page.getByRole("button", { name: "Clear" }).click();
     await page.getByRole("button", { name: /^Hask plateau/ }).click();
     await page.getByText("on Hask plateau").waitFor();
-    expect(await page.getByRole("gridcell", { name: /^Boots, Hask plateau/ }).count()).toBe(1);
+    await page.getByRole("gridcell", { name: /^Boots, Hask plateau/ }).waitFor();
     await page.locator("body").click({ position: { x: 5, y: 5 } });
     await page.keyboard.press("g");
     await page.keyboard.press("v");

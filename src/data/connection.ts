@@ -2,12 +2,15 @@ import path from "node:path";
 import type { Store } from "./db";
 import { openStore } from "./store";
 
-/** One connection for the life of the server, across hot reloads; opened at the first need, never during a build. */
 const kept = globalThis as typeof globalThis & { nettleStore?: Promise<Store> };
 
+/** Where the owner's data is kept. */
+export const dataFolder = () => path.resolve(process.env.NETTLE_DATA || "data");
+
+/** One connection for the life of the server, across hot reloads; opened at the first need, never during a build. */
 export function store(): Promise<Store> {
   kept.nettleStore ??= openStore({
-    folder: path.resolve(process.env.NETTLE_DATA || "data"),
+    folder: dataFolder(),
     url: process.env.DATABASE_URL || undefined,
     snapshot: process.env.NETTLE_SNAPSHOT || undefined,
   });

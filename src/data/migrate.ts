@@ -5,7 +5,7 @@ import type { Store } from "./db";
 /** Next bundles this module, so the files are found from the project's own folder. */
 const MIGRATIONS = path.join(process.cwd(), "src", "data", "migrations");
 
-export class NewerDatabase extends Error {
+class NewerDatabase extends Error {
   constructor(found: number, known: number) {
     super(`This data was written by a later Nettle Tally (version ${found} of its tables; this one knows ${known}). Update the program, or choose another folder.`);
     this.name = "NewerDatabase";

@@ -28,7 +28,7 @@ export default async function TripsPage() {
                   <div>
                     <Link prefetch={false} href={`/trips/${trip.id}`} className="font-head text-lg font-bold hover:underline">{trip.name}</Link>
                     <span className="ml-3 text-sm text-muted">{trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}{trip.planned && ", planned"}{trip.cut && ", cut short"}</span>
-                    {strong.length > 0 && <span className="block text-sm text-muted">much {listWords(strong)}</span>}
+                    {strong.length > 0 && <span className="block text-sm text-muted">strong {listWords(strong)}</span>}
                   </div>
                   <span className="num text-right">{sayDistance(metres, units)}</span>
                   <span className="num hidden text-right text-muted sm:inline">{ascent > 0 && `↑ ${sayHeight(ascent, units)}`}</span>

@@ -52,7 +52,7 @@ export function Sheet({ data }: { data: SheetData }) {
   useEffect(() => {
     // The latest trips are what is looked for; an owner of many scrolls back from there.
     const element = scroller.current;
-    const fixed = [...(element?.querySelectorAll<HTMLElement>("[role=row]:has([data-fixed]) > [data-fixed]") ?? [])].slice(0, 2).reduce((sum, side) => sum + (side.dataset.fixed === "left" || !narrow ? side.offsetWidth : 0), 0);
+    const fixed = ["left", "right"].reduce((sum, side) => sum + (element?.querySelector<HTMLElement>(`[data-fixed=${side}]`)?.offsetWidth ?? 0), 0);
     element?.scrollTo({ left: data.trips.length * cell - (element.clientWidth - fixed) });
     return () => clearTimeout(refresh.current);
   }, [data.trips.length, cell, narrow]);

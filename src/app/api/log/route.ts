@@ -3,7 +3,7 @@ import path from "node:path";
 import { revalidatePath } from "next/cache";
 import { logProblems } from "@/core/check";
 import type { Log } from "@/core/model";
-import { store } from "@/data/connection";
+import { dataFolder, store } from "@/data/connection";
 import { addLog, readLog, replaceLog } from "@/data/log";
 import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 
@@ -56,7 +56,7 @@ function newIn(log: Log, here: Log): Log {
 
 /** What is about to be replaced, kept beside the data. */
 async function keepCopy(log: Log): Promise<void> {
-  const folder = path.join(path.resolve(process.env.NETTLE_DATA || "data"), "copies");
+  const folder = path.join(dataFolder(), "copies");
   await mkdir(folder, { recursive: true });
   await writeFile(path.join(folder, `before-${new Date().toISOString().replaceAll(":", "-")}.json`), writeLogFile(log));
 }
