@@ -26,7 +26,7 @@ describe.each([["at the desk", DESK], ["on a phone", PHONE]] as const)("%s", (_,
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     if (size === PHONE) {
       await page.setViewportSize({ width: 360, height: 740 });
-      expect(await overflow(page), "at 360 px").toBeLessThanOrEqual(0);
+      await expect.poll(() => overflow(page), { message: "at 360 px" }).toBeLessThanOrEqual(0);
     } else if (["/", "/verdicts", "/unpack/sunder-crossing-2026-07-11"].includes(path)) {
       await page.emulateMedia({ colorScheme: "dark" });
       await expectAccessible(page);

@@ -160,7 +160,8 @@ function findRivals(book: Book, marks: ReadonlyMap<ItemId, readonly Marked[]>): 
     book.items.flatMap((item) => item.jobs.filter((job) => RIVAL_JOBS.includes(job)).map((job) => ({ job, item }))),
     ({ job }) => job,
   );
-  const useOn = new Map([...marks].map(([id, list]) => [id, new Map(list.map(({ outing, mark }) => [outing.trip.id, mark.use]))]));
+  const candidates = new Set([...byJob.values()].flatMap((doing) => doing.map(({ item }) => item.id)));
+  const useOn = new Map([...candidates].map((id) => [id, new Map(marks.get(id)!.map(({ outing, mark }) => [outing.trip.id, mark.use]))]));
   return (item) => item.jobs.flatMap((job) => (byJob.get(job) ?? []).flatMap(({ item: other }) => {
     if (other.id === item.id || stateOf(other, marks.get(other.id)!) !== "active") return [];
     const own = useOn.get(item.id)!;

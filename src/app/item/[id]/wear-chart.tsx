@@ -60,7 +60,7 @@ export function WearChart({ points, low, median, high, next, unit, words }: Wear
   }, [points, low, median, high, next, unit]);
   return (
     <figure>
-      <div className="h-64"><canvas ref={canvas} role="img" aria-label={words} /></div>
+      <div className="relative h-64 min-w-0 overflow-hidden"><canvas ref={canvas} role="img" aria-label={words} /></div>
       <figcaption className="hint">The band is where it will most likely give out (four times in five); its middle line is even odds. Diamonds: damage or failure. The dashed end is the next trip.</figcaption>
     </figure>
   );
