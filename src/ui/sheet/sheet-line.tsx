@@ -51,16 +51,10 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
       <div role="presentation" className="relative shrink-0" style={{ width: total }}>
-        <StrokeLine codes={row.strokes} from={from} to={to} cell={cell} height={height} />
-        {tripsIn({ from, to }).map((trip) => {
-          const made = fresh.get(`${row.id}:${trip}`);
-          return (
-            <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(number, trip)}
-              aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}`}
-              className={trip === lit ? "absolute inset-y-0 bg-catkin/60" : "absolute inset-y-0"} style={{ left: trip * cell, width: cell }}>
-              {made && <span className="absolute inset-0 flex items-end justify-center bg-paper pb-1"><Stroke code={made} fresh /></span>}
-            </div>
-          );
+        {blocksIn({ from, to }).map((block) => {
+          const start = block * BLOCK;
+          const inBlock = (trip: number) => (trip >= start && trip < start + BLOCK ? trip : -1);
+          return <CellBlock key={block} row={row} number={number} start={start} cell={cell} height={height} lit={inBlock(lit)} focusTrip={inBlock(focusTrip)} fresh={fresh} trips={trips} onPlace={onPlace} />;
         })}
       </div>
       <div data-fixed={narrow ? undefined : "right"} role="presentation" className="flex shrink-0 items-center bg-paper pl-2 group-hover/row:bg-leaf-soft sm:sticky sm:right-0 sm:z-10">
@@ -73,6 +67,33 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
         </span>
       </div>
     </div>
+  );
+});
+
+/** Columns that are drawn together: scrolling across adds a block now and then, and leaves the others as they are. */
+const BLOCK = 8;
+const blocksIn = ({ from, to }: Pick<Span, "from" | "to">) => tripsIn({ from: Math.floor(from / BLOCK), to: Math.floor(to / BLOCK) });
+
+interface CellBlockProps extends Pick<RowLineProps, "row" | "number" | "cell" | "height" | "lit" | "focusTrip" | "fresh" | "trips" | "onPlace"> {
+  start: number;
+}
+
+const CellBlock = memo(function CellBlock({ row, number, start, cell, height, lit, focusTrip, fresh, trips, onPlace }: CellBlockProps) {
+  const end = Math.min(trips.length - 1, start + BLOCK - 1);
+  return (
+    <>
+      <StrokeLine codes={row.strokes} from={start} to={end} cell={cell} height={height} />
+      {tripsIn({ from: start, to: end }).map((trip) => {
+        const made = fresh.get(`${row.id}:${trip}`);
+        return (
+          <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(number, trip)}
+            aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}`}
+            className={trip === lit ? "absolute inset-y-0 bg-catkin/60" : "absolute inset-y-0"} style={{ left: trip * cell, width: cell }}>
+            {made && <span className="absolute inset-0 flex items-end justify-center bg-paper pb-1"><Stroke code={made} fresh /></span>}
+          </div>
+        );
+      })}
+    </>
   );
 });
 
