@@ -111,7 +111,9 @@ export function Sheet({ data }: { data: SheetData }) {
   };
 
   const shown = columns.getVirtualItems();
-  const span = { total: columns.getTotalSize(), cell, from: shown[0]?.index ?? 0, to: shown.at(-1)?.index ?? -1 };
+  // A few trips are all drawn: only a long log is worth cutting to what is in view.
+  const few = data.trips.length <= 24;
+  const span = { total: columns.getTotalSize(), cell, from: few ? 0 : (shown[0]?.index ?? 0), to: few ? data.trips.length - 1 : (shown.at(-1)?.index ?? -1) };
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
   const onPlace = useCallback((row: number, trip: number) => {
     place.current = { row, trip };
