@@ -81,20 +81,33 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
       kept.tasks = [];
       new PerformanceObserver((list) => kept.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
     });
+    // The machine is shared: a round in which something else took it says nothing of the page, so the median round is told.
+    const inRounds = async (what: string, walk: () => Promise<void>) => {
+      const rounds: number[] = [];
+      for (let n = 0; n < 5; n++) {
+        await longest();
+        await walk();
+        await page.waitForTimeout(300);
+        rounds.push(await longest());
+      }
+      const sorted = rounds.map(Math.round).sort((a, b) => a - b);
+      console.log(`${what.padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`);
+    };
     const longest = () => page.evaluate(() => (window as unknown as { tasks: number[] }).tasks.splice(0).reduce((most, ms) => Math.max(most, ms), 0));
     const tell = async (what: string) => console.log(`${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`);
     await page.waitForTimeout(1000);
     await longest(); // what was left of loading the page
     await page.mouse.move(500, 500);
-    for (let n = 0; n < 60; n++) await page.mouse.wheel(0, 120);
-    for (let n = 0; n < 60; n++) await page.mouse.wheel(-120, 0);
-    await page.waitForTimeout(300);
-    await tell("scrolling down and across");
-    await page.locator("[data-cell]").nth(40).evaluate((cell: HTMLElement) => cell.focus());
-    for (let n = 0; n < 60; n++) await page.keyboard.press("ArrowDown");
-    for (let n = 0; n < 60; n++) await page.keyboard.press("ArrowLeft");
-    await page.waitForTimeout(300);
-    await tell("walking by arrow keys");
+    await inRounds("scrolling down and across, back and forth", async () => {
+      for (const way of [1, -1]) {
+        for (let n = 0; n < 40; n++) await page.mouse.wheel(0, way * 120);
+        for (let n = 0; n < 40; n++) await page.mouse.wheel(way * -120, 0);
+      }
+    });
+    await page.mouse.click(560, 560); // a cell in view, as a walker would
+    await inRounds("walking by arrow keys", async () => {
+      for (const key of ["ArrowDown", "ArrowLeft", "ArrowUp", "ArrowRight"]) for (let n = 0; n < 40; n++) await page.keyboard.press(key);
+    });
     await page.goto(`${url}/trips/new`, { waitUntil: "networkidle" });
     await page.evaluate(() => {
       const kept = window as unknown as { tasks: number[] };

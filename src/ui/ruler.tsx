@@ -17,8 +17,7 @@ export function Ruler({ worn, low, median, high, nextTrip, givesOut, words }: Ru
   return (
     <span role="img" aria-label={words} title={words} className="block">
       <svg viewBox="0 0 90 16" width="90" height="16" aria-hidden="true">
-        <path d="M2 12.5h84" className="stroke-rule-strong" strokeWidth="1" />
-        {[0, 0.25, 0.5, 0.75, 1].map((part) => <path key={part} d={`M${x(end * part)} 12.5v${part % 0.5 === 0 ? 3 : 2}`} className="stroke-rule-strong" strokeWidth="1" />)}
+        <path d="M2 12.5h84M2 12.5v3M23 12.5v2M44 12.5v3M65 12.5v2M86 12.5v3" className="stroke-rule-strong" strokeWidth="1" />
         <rect x="2" y="8" width={Math.max(0.5, x(worn) - 2)} height="4" className={pressing ? "fill-sting" : "fill-leaf"} />
         <path d={`M${x(worn + low)} 4.5H${x(worn + high)}M${x(worn + low)} 3v3M${x(worn + high)} 3v3`} className="stroke-ink" strokeWidth="1.2" />
         <circle cx={x(worn + median)} cy="4.5" r="1.7" className="fill-ink" />

@@ -5,16 +5,19 @@ import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
 import { VerbWord } from "../verb-word";
 import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
 
-/** The stretch of trip columns that is drawn, in pixels and numbers. */
+/** The stretch of trip columns that is drawn, in pixels and numbers of blocks. */
 export interface Span {
   readonly total: number;
   readonly cell: number;
-  readonly from: number;
-  readonly to: number;
+  readonly fromBlock: number;
+  readonly toBlock: number;
 }
 
-/** Numbers of the trips drawn. */
-export const tripsIn = ({ from, to }: Pick<Span, "from" | "to">) => Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => from + n);
+/** Columns that are drawn together: scrolling across redraws a block now and then, and leaves the others as they are. */
+export const BLOCK = 4;
+
+/** Whole numbers from one to another, both included. */
+export const numbersIn = (from: number, to: number) => Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => from + n);
 
 export const GroupLine = memo(function GroupLine({ line, index, top, height }: { line: { group: string; grams: number }; index: number; top: number; height: number }) {
   return (
@@ -37,10 +40,9 @@ interface RowLineProps extends Span {
   focusTrip: number;
   fresh: ReadonlyMap<string, StrokeCode>;
   trips: readonly SheetTrip[];
-  onPlace: (row: number, trip: number) => void;
 }
 
-export const RowLine = memo(function RowLine({ row, number, index, top, height, total, cell, from, to, lit, narrow, focusTrip, fresh, trips, onPlace }: RowLineProps) {
+export const RowLine = memo(function RowLine({ row, number, index, top, height, total, cell, fromBlock, toBlock, lit, narrow, focusTrip, fresh, trips }: RowLineProps) {
   return (
     <div role="row" aria-rowindex={index} style={{ top, height }} className="group/row absolute inset-x-0 flex contain-layout items-stretch border-b border-rule">
       <div role="rowheader" data-fixed="left" className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]">
@@ -51,10 +53,10 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
       <div role="presentation" className="relative shrink-0" style={{ width: total }}>
-        {blocksIn({ from, to }).map((block) => {
+        {numbersIn(fromBlock, toBlock).map((block) => {
           const start = block * BLOCK;
           const inBlock = (trip: number) => (trip >= start && trip < start + BLOCK ? trip : -1);
-          return <CellBlock key={block} row={row} number={number} start={start} cell={cell} height={height} lit={inBlock(lit)} focusTrip={inBlock(focusTrip)} fresh={fresh} trips={trips} onPlace={onPlace} />;
+          return <CellBlock key={block} row={row} number={number} start={start} cell={cell} height={height} lit={inBlock(lit)} focusTrip={inBlock(focusTrip)} fresh={fresh} trips={trips} />;
         })}
       </div>
       <div data-fixed={narrow ? undefined : "right"} role="presentation" className="flex shrink-0 items-center bg-paper pl-2 group-hover/row:bg-leaf-soft sm:sticky sm:right-0 sm:z-10">
@@ -70,23 +72,19 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
   );
 });
 
-/** Columns that are drawn together: scrolling across adds a block now and then, and leaves the others as they are. */
-const BLOCK = 8;
-const blocksIn = ({ from, to }: Pick<Span, "from" | "to">) => tripsIn({ from: Math.floor(from / BLOCK), to: Math.floor(to / BLOCK) });
-
-interface CellBlockProps extends Pick<RowLineProps, "row" | "number" | "cell" | "height" | "lit" | "focusTrip" | "fresh" | "trips" | "onPlace"> {
+interface CellBlockProps extends Pick<RowLineProps, "row" | "number" | "cell" | "height" | "lit" | "focusTrip" | "fresh" | "trips"> {
   start: number;
 }
 
-const CellBlock = memo(function CellBlock({ row, number, start, cell, height, lit, focusTrip, fresh, trips, onPlace }: CellBlockProps) {
+const CellBlock = memo(function CellBlock({ row, number, start, cell, height, lit, focusTrip, fresh, trips }: CellBlockProps) {
   const end = Math.min(trips.length - 1, start + BLOCK - 1);
   return (
     <>
       <StrokeLine codes={row.strokes} from={start} to={end} cell={cell} height={height} />
-      {tripsIn({ from: start, to: end }).map((trip) => {
+      {numbersIn(start, end).map((trip) => {
         const made = fresh.get(`${row.id}:${trip}`);
         return (
-          <div key={trip} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1} onFocus={() => onPlace(number, trip)}
+          <div key={trip - start} role="gridcell" aria-colindex={trip + 2} data-cell={`${number}:${trip}`} tabIndex={trip === focusTrip ? 0 : -1}
             aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}`}
             className={trip === lit ? "absolute inset-y-0 bg-catkin/60" : "absolute inset-y-0"} style={{ left: trip * cell, width: cell }}>
             {made && <span className="absolute inset-0 flex items-end justify-center bg-paper pb-1"><Stroke code={made} fresh /></span>}

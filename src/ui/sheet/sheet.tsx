@@ -10,7 +10,7 @@ import { sendMark } from "../send-mark";
 import type { StrokeCode } from "../stroke";
 import { arrange, EVERYTHING, type Asked, type Line } from "./arrange";
 import { SheetControls } from "./sheet-controls";
-import { GroupLine, RowLine } from "./sheet-line";
+import { BLOCK, GroupLine, RowLine } from "./sheet-line";
 import type { SheetData } from "./sheet-data";
 import { TrailStrip } from "./trail-strip";
 import { useMedia } from "./use-media";
@@ -40,9 +40,9 @@ export function Sheet({ data }: { data: SheetData }) {
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
 
-  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 2, useFlushSync: false });
+  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: OVERSCAN, useFlushSync: false });
   const columns = useVirtualizer({
-    horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: 2, useFlushSync: false,
+    horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: OVERSCAN, useFlushSync: false,
     // The columns that stay put at either side cover that many trips.
     rangeExtractor: (range) => defaultRangeExtractor({ ...range, endIndex: Math.min(range.count - 1, range.startIndex + Math.ceil(((scroller.current?.clientWidth ?? 0) - FIXED_WIDTH[narrow ? "covering" : "wide"]) / cell)) }),
   });
@@ -91,9 +91,9 @@ export function Sheet({ data }: { data: SheetData }) {
 
   const onKeyDown = (event: React.KeyboardEvent) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-    const at = (event.target as HTMLElement).closest<HTMLElement>("[data-cell]")?.dataset.cell?.split(":").map(Number);
+    const at = placeOf(event.target);
     if (!at) return;
-    const [row, trip] = at as [number, number];
+    const { row, trip } = at;
     const moves: Record<string, Place> = {
       ArrowDown: { row: row + 1, trip }, ArrowUp: { row: row - 1, trip }, ArrowRight: { row, trip: trip + 1 }, ArrowLeft: { row, trip: trip - 1 },
       Home: { row, trip: 0 }, End: { row, trip: data.trips.length - 1 }, PageDown: { row: row + 15, trip }, PageUp: { row: row - 15, trip },
@@ -113,16 +113,18 @@ export function Sheet({ data }: { data: SheetData }) {
   const shown = columns.getVirtualItems();
   // A few trips are all drawn: only a long log is worth cutting to what is in view.
   const few = data.trips.length <= 24;
-  const span = { total: columns.getTotalSize(), cell, from: few ? 0 : (shown[0]?.index ?? 0), to: few ? data.trips.length - 1 : (shown.at(-1)?.index ?? -1) };
+  const [from, to] = few ? [0, data.trips.length - 1] : [shown[0]?.index ?? 0, shown.at(-1)?.index ?? -1];
+  const span = { total: columns.getTotalSize(), cell, fromBlock: Math.floor(from / BLOCK), toBlock: Math.floor(to / BLOCK) };
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
-  const onPlace = useCallback((row: number, trip: number) => {
-    place.current = { row, trip };
-  }, []);
+  const onFocus = ({ target }: React.FocusEvent) => {
+    const at = placeOf(target);
+    if (at) place.current = at;
+  };
 
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
-      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown}>
+      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown} onFocus={onFocus}>
         <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="min-w-full" style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
           onMouseOver={nameOnHover}>
           <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
@@ -134,7 +136,7 @@ export function Sheet({ data }: { data: SheetData }) {
               const number = rowNumber.get(virtual.index)!;
               return (
                 <RowLine key={line.row.id} row={line.row} number={number} index={virtual.index + 2} top={virtual.start} height={height} {...span} lit={asked.trip} narrow={narrow}
-                  focusTrip={number === place.current.row ? place.current.trip : -1} fresh={fresh} trips={data.trips} onPlace={onPlace} />
+                  focusTrip={number === place.current.row ? place.current.trip : -1} fresh={fresh} trips={data.trips} />
               );
             })}
           </div>
@@ -144,12 +146,23 @@ export function Sheet({ data }: { data: SheetData }) {
   );
 }
 
+/** Rows and columns drawn beyond each edge. */
+const OVERSCAN = 2;
+
 /** Width, in pixels, of the columns beside the strokes. */
 const FIXED_WIDTH = { narrow: 520, wide: 620, covering: 150 } as const;
 
+/** The cell that an event came from, if it came from one. */
+function placeOf(target: EventTarget): Place | null {
+  const cell = (target as HTMLElement).closest<HTMLElement>("[data-cell]")?.dataset.cell;
+  if (!cell) return null;
+  const [row, trip] = cell.split(":").map(Number) as [number, number];
+  return { row, trip };
+}
+
 /** The words of a cell, shown on hover; set only then, as a sheet has thousands of them. */
 function nameOnHover({ target }: React.MouseEvent) {
-  const cell = (target as HTMLElement).closest<HTMLElement>("[data-cell]:not([title])");
+  const cell = (target as HTMLElement).closest<HTMLElement>("[data-cell]");
   if (cell) cell.title = cell.getAttribute("aria-label") ?? "";
 }
 

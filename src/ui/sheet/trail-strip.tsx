@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { Bug, CloudRain, Snowflake, Sun, Thermometer, ThermometerSnowflake, Wind, type LucideIcon } from "lucide-react";
 import type { SheetData } from "./sheet-data";
-import { tripsIn, type Span } from "./sheet-line";
+import { BLOCK, numbersIn, type Span } from "./sheet-line";
 
 const SIGNS: Readonly<Record<string, LucideIcon>> = { rain: CloudRain, sun: Sun, bugs: Bug, "snow or ice": Snowflake, freezing: Snowflake, cold: ThermometerSnowflake, heat: Thermometer, wind: Wind };
 
@@ -23,7 +23,7 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
           <svg className="absolute bottom-[2.05rem] left-0" width={span.total} height="34" aria-hidden="true">
             <path d={ridge(data.trips.map((trip) => Math.sqrt(trip.metres / furthest)), span.cell)} className="fill-leaf-soft stroke-leaf" strokeWidth="1.6" strokeLinejoin="round" />
           </svg>
-          {tripsIn(span).map((n) => {
+          {numbersIn(span.fromBlock * BLOCK, Math.min(data.trips.length, (span.toBlock + 1) * BLOCK) - 1).map((n) => {
             const trip = data.trips[n]!;
             return (
               <div key={trip.id} role="columnheader" aria-colindex={n + 2} className="absolute inset-y-0" style={{ left: n * span.cell, width: span.cell }}>
