@@ -2,7 +2,7 @@ import { marked, openBook, type Marked } from "./ledger/book";
 import { daysBetween } from "./ledger/days";
 import type { FullItem } from "./kinds";
 import type { ItemId, Log, Trip } from "./model";
-import { stateOf } from "./verdict/case";
+import { stateOf } from "./verdict/history";
 
 /** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
 export interface Problem {

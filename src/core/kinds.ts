@@ -1,13 +1,21 @@
 import type { Consequence, Item, Job, Load, Stow, Trigger, WearUnit } from "./model";
 import { METRES_PER_MILE } from "./units/quantity";
+import type { ReadingRule } from "./wear/reading-trend";
 
-/** A service that keeps a kind going. Common practice, no source. Lengths in metres. */
+/** A service that keeps a kind going: due by whichever of its counts comes first. Common practice, no source. Lengths in metres. */
 export interface ServiceRule {
   readonly what: string;
   /** Wear, in the kind's own unit, after which it is due. */
   readonly every?: number;
   /** Due once a year of use, before the season. */
   readonly seasonal?: boolean;
+  /** Days since it was last done, and washes since, that it holds. */
+  readonly days?: number;
+  readonly washes?: number;
+  /** Days in store after which it wants a look before it is relied on. */
+  readonly stored?: number;
+  /** Due after a patch, before it is relied on again. */
+  readonly afterMending?: boolean;
 }
 
 /** Weibull life in the kind's wear unit; `a` is how many observed lives the rule of thumb is worth. */
@@ -33,6 +41,10 @@ export interface Kind {
   readonly inTurn: boolean;
   readonly life: LifeRule | null;
   readonly services: readonly ServiceRule[];
+  /** What can be measured on it, and the value at which it is done. */
+  readonly readings: readonly ReadingRule[];
+  /** Days in use after which it is replaced whatever it looks like; null: age does not decide. */
+  readonly ageDays: number | null;
   /** Can damage be mended at all? */
   readonly mends: boolean;
   /** Ruined by freezing wet, in a way that no test at home shows. */
@@ -43,20 +55,28 @@ export interface Kind {
 
 const PLAIN: Omit<Kind, "id"> = {
   jobs: ["other"], triggers: ["always"], stow: "main", load: "base", cover: false, consequence: "nuisance", wears: "none", perNight: 0,
-  terrain: false, inTurn: false, life: null, services: [], mends: true, freezes: false, contents: false,
+  terrain: false, inTurn: false, life: null, services: [], readings: [], ageDays: null, mends: true, freezes: false, contents: false,
 };
 
 const miles = (n: number) => n * METRES_PER_MILE;
 const life = (median: number, k: number): LifeRule => ({ median, k, a: 3 });
-const kind = (id: string, differs: Partial<Kind>): Kind => ({ ...PLAIN, ...differs, id });
+const kind = (id: string, differs: Partial<Kind>): Kind => ({ ...PLAIN, ...differs, id, readings: [...(differs.readings ?? []), ...(differs.life ? [CONDITION] : [])] });
+
+/** The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by half a grade. Common practice, no source. */
+export const CONDITION: ReadingRule = { what: "condition", unit: "of 5", limit: 1, error: 0.5 };
+const reading = (what: string, unit: string, limit: number, error: number): ReadingRule => ({ what, unit, limit, error });
+const TREAD = reading("tread", "mm", 1.5, 0.3);
+const LOFT = reading("loft", "% of new", 70, 4);
+/** Where a date on the label decides, and the log does not hold it. */
+const LABEL: ServiceRule = { what: "read the date on its label and note it here", seasonal: true };
 
 /**
  * What each kind of thing brings with it. Lives, shapes and services are common practice, no source; an owner's own
  * log overrides them as it grows. Wear per night: 3 L through a filter, 2 burns, a quarter of a charge cycle.
  */
 export const KINDS: readonly Kind[] = [
-  kind("trail shoes", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(450), 3.5), services: [{ what: "new insoles", every: miles(250) }], mends: false }),
-  kind("boots", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(1000), 3), services: [{ what: "clean and reproof", seasonal: true }] }),
+  kind("trail shoes", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(450), 3.5), services: [{ what: "new insoles", every: miles(250) }], mends: false, readings: [TREAD] }),
+  kind("boots", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(1000), 3), services: [{ what: "clean and reproof", seasonal: true }], readings: [TREAD] }),
   kind("camp shoes", { jobs: ["camp shoes"], triggers: ["camp time"], stow: "outside", wears: "nights", life: null }),
   kind("socks", { jobs: ["socks"], stow: "worn", load: "worn", consequence: "discomfort", wears: "m", terrain: true, inTurn: true, life: life(miles(700), 2.5) }),
   kind("poles", { jobs: ["balance"], stow: "hand", load: "worn", consequence: "discomfort", wears: "m", terrain: true, life: life(miles(2500), 2), services: [{ what: "new tips", every: miles(500) }, { what: "clean and try the locks", seasonal: true }] }),
@@ -68,12 +88,12 @@ export const KINDS: readonly Kind[] = [
   kind("tarp", { jobs: ["shelter"], triggers: ["camp time", "rain"], consequence: "danger", wears: "nights", life: life(150, 3), services: [{ what: "look at seams and coating", seasonal: true }] }),
   kind("groundsheet", { jobs: ["other"], triggers: ["camp time"], wears: "nights", life: life(150, 2) }),
   kind("stakes", { jobs: ["other"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(250, 1.5), mends: false }),
-  kind("quilt", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }] }),
-  kind("sleeping bag", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }] }),
+  kind("quilt", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
+  kind("sleeping bag", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
   kind("bag liner", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "nuisance", wears: "nights", life: life(300, 2) }),
-  kind("inflatable pad", { jobs: ["pad"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(200, 1.5), services: [{ what: "leave it blown up overnight", seasonal: true }] }),
+  kind("inflatable pad", { jobs: ["pad"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(200, 1.5), services: [{ what: "leave it blown up overnight", seasonal: true, afterMending: true }] }),
   kind("foam pad", { jobs: ["pad"], triggers: ["camp time"], stow: "outside", consequence: "discomfort", wears: "nights", life: life(300, 2), mends: false }),
-  kind("pillow", { jobs: ["pillow"], triggers: ["camp time"], wears: "nights", life: life(180, 1.5) }),
+  kind("pillow", { jobs: ["pillow"], triggers: ["camp time"], wears: "nights", life: life(180, 1.5), services: [{ what: "leave it blown up overnight", afterMending: true }] }),
   kind("rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", every: 10 }] }),
   kind("light rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(35, 2), mends: false }),
   kind("rain trousers", { jobs: ["legs dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2.5) }),
@@ -82,7 +102,7 @@ export const KINDS: readonly Kind[] = [
   kind("pack cover", { jobs: ["keep kit dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2) }),
   kind("pack liner", { jobs: ["keep kit dry"], consequence: "discomfort", wears: "nights", life: life(60, 2), mends: false }),
   kind("dry bag", { jobs: ["keep kit dry"], wears: "nights", life: life(250, 2) }),
-  kind("insulated jacket", { jobs: ["stay warm"], triggers: ["cold", "freezing", "camp time"], consequence: "trip-ending", wears: "nights", life: life(300, 3), services: [{ what: "wash", seasonal: true }] }),
+  kind("insulated jacket", { jobs: ["stay warm"], triggers: ["cold", "freezing", "camp time"], consequence: "trip-ending", wears: "nights", life: life(300, 3), services: [{ what: "wash", seasonal: true }], readings: [LOFT] }),
   kind("insulated vest", { jobs: ["stay warm"], triggers: ["cold", "freezing"], consequence: "discomfort", wears: "nights", life: life(300, 3) }),
   kind("fleece", { jobs: ["stay warm"], triggers: ["cold", "freezing", "wind", "camp time"], consequence: "discomfort", wears: "nights", life: life(400, 3) }),
   kind("wind shell", { jobs: ["keep wind off"], triggers: ["wind", "cold"], stow: "outside", wears: "nights", life: life(300, 2) }),
@@ -96,34 +116,34 @@ export const KINDS: readonly Kind[] = [
   kind("sun hat", { jobs: ["sun protection"], triggers: ["sun", "heat"], stow: "worn", load: "worn", consequence: "discomfort", wears: "nights", life: life(250, 2) }),
   kind("neck tube", { jobs: ["head warm"], triggers: ["cold", "sun", "wind"], stow: "worn", load: "worn", wears: "nights", life: life(400, 2) }),
   kind("sunglasses", { jobs: ["sun protection"], triggers: ["sun", "snow or ice"], stow: "shoulder", load: "worn", consequence: "discomfort" }),
-  kind("sunscreen", { jobs: ["sun protection"], triggers: ["sun", "snow or ice"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false }),
+  kind("sunscreen", { jobs: ["sun protection"], triggers: ["sun", "snow or ice"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false, services: [LABEL] }),
   kind("bug net", { jobs: ["bug protection"], triggers: ["bugs"], stow: "lid", consequence: "discomfort", wears: "nights", life: life(200, 2) }),
-  kind("insect repellent", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false }),
-  kind("insect treatment", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], load: "consumable", wears: "days", mends: false }),
+  kind("insect repellent", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false, services: [LABEL] }),
+  kind("insect treatment", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], load: "consumable", wears: "days", mends: false, services: [{ what: "treat the clothes again", days: 42, washes: 6 }] }),
   kind("traction", { jobs: ["traction"], triggers: ["snow or ice"], stow: "outside", cover: true, consequence: "danger", wears: "m" }),
-  kind("filter", { jobs: ["treat water"], stow: "side", consequence: "danger", wears: "L", perNight: 3, life: life(750, 2), services: [{ what: "backflush, then soak 30 min", seasonal: true }], mends: false, freezes: true }),
-  kind("treatment tablets", { jobs: ["treat water"], stow: "lid", load: "consumable", cover: true, consequence: "danger", wears: "days", mends: false }),
-  kind("water bottle", { jobs: ["carry water"], stow: "side", consequence: "discomfort", wears: "days", mends: false }),
+  kind("filter", { jobs: ["treat water"], stow: "side", consequence: "danger", wears: "L", perNight: 3, life: life(750, 2), services: [{ what: "backflush", seasonal: true }, { what: "soak it 30 min and try its flow", stored: 150 }], mends: false, freezes: true, readings: [reading("flow", "L a minute", 0.3, 0.1)] }),
+  kind("treatment tablets", { jobs: ["treat water"], stow: "lid", load: "consumable", cover: true, consequence: "danger", wears: "days", mends: false, services: [LABEL] }),
+  kind("water bottle", { jobs: ["carry water"], stow: "side", consequence: "discomfort", wears: "days", mends: false, ageDays: 365 }),
   kind("water bag", { jobs: ["carry water"], triggers: ["dry stretch", "camp time"], consequence: "discomfort", wears: "nights", life: life(120, 1.5) }),
   kind("stove", { jobs: ["cook"], triggers: ["camp time"], consequence: "discomfort", wears: "burns", perNight: 2, life: life(900, 2), services: [{ what: "clean the jet, check the seal", seasonal: true }] }),
   kind("pot", { jobs: ["cook"], triggers: ["camp time"], consequence: "discomfort", wears: "burns", perNight: 2, life: life(3000, 2) }),
   kind("cutlery", { jobs: ["eat"], triggers: ["camp time"], wears: "nights" }),
   kind("mug", { jobs: ["eat"], triggers: ["camp time"], wears: "nights" }),
   kind("fuel", { jobs: ["fuel"], triggers: ["camp time"], load: "consumable", consequence: "discomfort", mends: false, contents: true }),
-  kind("lighter", { jobs: ["fire"], triggers: ["camp time"], consequence: "danger", wears: "days", mends: false }),
+  kind("lighter", { jobs: ["fire"], triggers: ["camp time"], consequence: "danger", wears: "days", mends: false, services: [{ what: "strike it; see that it is not near empty", stored: 150 }] }),
   kind("matches", { jobs: ["fire"], triggers: ["breakage"], cover: true, consequence: "danger", wears: "days", mends: false }),
   kind("food", { jobs: ["food"], stow: "food", load: "consumable", consequence: "trip-ending", mends: false, contents: true }),
   kind("food bag", { jobs: ["food storage"], stow: "food", consequence: "discomfort", wears: "nights", life: life(250, 2) }),
-  kind("head torch", { jobs: ["light"], triggers: ["darkness", "camp time"], stow: "lid", consequence: "danger", wears: "days", services: [{ what: "charge it and try the lock", seasonal: true }] }),
+  kind("head torch", { jobs: ["light"], triggers: ["darkness", "camp time"], stow: "lid", consequence: "danger", wears: "days", services: [{ what: "charge it and try the lock", seasonal: true, stored: 150 }] }),
   kind("spare light", { jobs: ["light"], triggers: ["breakage"], stow: "lid", cover: true, consequence: "danger", wears: "days" }),
-  kind("power bank", { jobs: ["power"], triggers: ["camp time"], stow: "lid", consequence: "discomfort", wears: "cycles", perNight: 0.25, life: life(400, 3), services: [{ what: "measure what it holds", seasonal: true }], mends: false }),
+  kind("power bank", { jobs: ["power"], triggers: ["camp time"], stow: "lid", consequence: "discomfort", wears: "cycles", perNight: 0.25, life: life(400, 3), services: [{ what: "charge it and measure what it holds", seasonal: true, stored: 150 }], mends: false, readings: [reading("capacity", "% of new", 60, 4)] }),
   kind("cable", { jobs: ["power"], triggers: ["camp time"], stow: "lid", consequence: "discomfort", mends: false }),
   kind("phone", { jobs: ["find the way", "call for help"], stow: "hip", load: "worn", consequence: "trip-ending", wears: "days" }),
   kind("map and compass", { jobs: ["find the way"], stow: "lid", cover: true, consequence: "danger" }),
   kind("beacon", { jobs: ["call for help"], triggers: ["injury", "no signal"], stow: "shoulder", cover: true, consequence: "danger", wears: "days", services: [{ what: "charge, test message, registration and plan", seasonal: true }] }),
   kind("whistle", { jobs: ["call for help"], triggers: ["injury"], stow: "shoulder", cover: true, consequence: "danger" }),
   kind("first-aid kit", { jobs: ["first aid"], triggers: ["injury"], stow: "lid", cover: true, consequence: "danger", contents: true, services: [{ what: "restock and check dates", seasonal: true }] }),
-  kind("medicines", { jobs: ["first aid"], triggers: ["injury"], stow: "lid", load: "consumable", cover: true, consequence: "danger", wears: "days", mends: false, contents: true }),
+  kind("medicines", { jobs: ["first aid"], triggers: ["injury"], stow: "lid", load: "consumable", cover: true, consequence: "danger", wears: "days", mends: false, contents: true, services: [LABEL] }),
   kind("repair kit", { jobs: ["mend"], triggers: ["breakage"], stow: "lid", cover: true, consequence: "trip-ending", contents: true, services: [{ what: "restock", seasonal: true }] }),
   kind("emergency blanket", { jobs: ["first aid"], triggers: ["injury"], stow: "lid", cover: true, consequence: "danger", mends: false }),
   kind("knife", { jobs: ["eat"], stow: "hip", consequence: "discomfort" }),
@@ -161,7 +181,11 @@ export function findKind(word: string): Kind | undefined {
   return BY_ID.get(plain) ?? BY_ID.get(spaced) ?? BY_ID.get(ALIASES[plain] ?? ALIASES[spaced] ?? "") ?? BY_ID.get(spaced.replace("first aid", "first-aid"));
 }
 
-/** @throws Error for a kind that no schema has let through */
+/**
+ * The kind as the trade has it, before the owner's own numbers (`rules.ts`).
+ *
+ * @throws Error for a kind that no schema has let through
+ */
 export function kindOf(item: Pick<Item, "kind">): Kind {
   const found = BY_ID.get(item.kind);
   if (!found) throw new Error(`kindOf: no kind "${item.kind}"`);
@@ -180,14 +204,14 @@ export function guessKind(name: string): Kind {
   return findKind(told)!;
 }
 
-/** An item with every blank filled in from its kind. */
+/** An item with every blank filled in from its kind, and the kind's rules as its owner has them. */
 export type FullItem = Omit<Item, "jobs" | "triggers" | "stow" | "load" | "cover" | "consequence" | "wears"> &
-  Pick<Kind, "jobs" | "triggers" | "stow" | "load" | "cover" | "consequence" | "wears">;
+  Pick<Kind, "jobs" | "triggers" | "stow" | "load" | "cover" | "consequence" | "wears"> & { readonly rules: Kind };
 
-export function withDefaults(item: Item): FullItem {
-  const { jobs, triggers, stow, load, cover, consequence, wears } = kindOf(item);
+export function withDefaults(item: Item, rules: Kind): FullItem {
+  const { jobs, triggers, stow, load, cover, consequence, wears } = rules;
   return {
-    ...item,
+    ...item, rules,
     jobs: item.jobs ?? jobs, triggers: item.triggers ?? triggers, stow: item.stow ?? (item.bag ? "bag" : stow), load: item.load ?? load,
     cover: item.cover ?? cover, consequence: item.consequence ?? consequence, wears: item.wears ?? wears,
   };

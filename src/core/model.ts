@@ -123,6 +123,10 @@ export type Cause = z.infer<typeof Cause>;
 export const OwnerCall = z.enum(["bring again", "bring when", "leave", "fix", "replace", "try something else"]);
 export type OwnerCall = z.infer<typeof OwnerCall>;
 
+const Condition = z.int("Condition is a whole number.").min(0, "Condition runs from 0 (gone) to 5 (as new).").max(5, "Condition runs from 0 (gone) to 5 (as new).").nullable().default(null);
+const Reading = z.object({ what: z.string().min(1).max(40), value: z.number("Write the reading as a number.").min(-1e6).max(1e6) }).nullable().default(null)
+  .meta({ description: "Something measured: tread in mm, flow in L a minute, loft or capacity in % of new." });
+
 /** What happened to one item on one trip: one use, at most one trouble, and a word of why. */
 export const Mark = z.object({
   use: Use,
@@ -132,8 +136,8 @@ export const Mark = z.object({
   where: z.string().max(200).default("").meta({ description: "Where on the trip it failed." }),
   fix: z.enum(["patched", "swapped", "went without"]).nullable().default(null),
   cost: z.enum(["nothing", "discomfort", "a day", "the trip"]).nullable().default(null),
-  condition: z.int().min(0, "Condition runs from 0 (gone) to 5 (as new).").max(5, "Condition runs from 0 (gone) to 5 (as new).").nullable().default(null),
-  reading: z.object({ what: z.string().min(1).max(40), value: z.number() }).nullable().default(null),
+  condition: Condition,
+  reading: Reading,
   days: Amount.nullable().default(null).meta({ description: "Days it was used, where that is known." }),
   pieces: z.int().min(0).max(200).nullable().default(null).meta({ description: "Pieces lost or broken, for sets." }),
   froze: z.boolean().nullable().default(null).meta({ description: "May it have frozen wet? null: nobody said." }),
@@ -193,6 +197,8 @@ export const Entry = z.object({
   distance: Distance.nullable().default(null),
   nights: Amount.default(0),
   cost: Money.nullable().default(null),
+  condition: Condition,
+  reading: Reading,
   note: Note.default(""),
 });
 export type Entry = z.infer<typeof Entry>;
@@ -217,10 +223,38 @@ export type Ruling = z.infer<typeof Ruling>;
 export const SchoolName = z.enum(["lean", "even", "roomy", "wary"]);
 export type SchoolName = z.infer<typeof SchoolName>;
 
+const Above = (what: string, min: number, max: number) => z.number("Write a number.").gt(min, `${what} must be above ${min}.`).max(max, `${what} may be ${max} at most.`);
+const Share = z.number("Write a number.").min(0.01, "Between 1 and 99 %.").max(0.99, "Between 1 and 99 %.");
+
+/** What an owner has changed of a school; the rest stays as the school has it. */
+export const SchoolLines = z.object({
+  dropLine: Share.meta({ description: "Drop where the 80th percentile of P(use | called) lies below this." }),
+  backups: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
+  backupsLightWater: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
+  worthNeeded: Above("The worth asked for", 0, 100).meta({ description: "Worth ÷ weight that a thing needs." }),
+  tooLight: z.number("Write a number.").min(0).max(5000).meta({ description: "Grams below which disuse is not worth an argument." }),
+}).partial();
+export type SchoolLines = z.infer<typeof SchoolLines>;
+
+/** What an owner has changed of a kind; lengths in metres, as in the wear unit. */
+export const KindNumbers = z.object({
+  median: Above("The median life", 0, 1e9).meta({ description: "Median life in the kind's wear unit; metres for lengths." }),
+  shape: Above("The shape", 0.3, 10).meta({ description: "Weibull shape k." }),
+  ageDays: z.int("Write a whole number of days.").min(1).max(36_500),
+  limits: z.record(z.string().max(40), z.number("Write a number.")).meta({ description: "By reading: the value at which it is done." }),
+  services: z.record(z.string().max(80), Above("The count", 0, 1e9)).meta({ description: "By service: the wear after which it is due." }),
+}).partial();
+export type KindNumbers = z.infer<typeof KindNumbers>;
+
 export const Settings = z.object({
   units: Units.prefault({}),
   school: SchoolName.default("even"),
   currency: z.string().max(4).default("€"),
+  body: Mass.nullable().default(null).meta({ description: "Body weight, for what a load costs in kilocalories; null: 75 kg." }),
+  schools: z.partialRecord(SchoolName, SchoolLines).default({}),
+  giveOut: z.partialRecord(Consequence, Share).default({}).meta({ description: "Chance of giving out on the next trip that is too much, by consequence." }),
+  terrain: z.partialRecord(Terrain, Above("The wear of a ground", 0, 10)).default({}),
+  kinds: z.record(z.string(), KindNumbers).default({}).meta({ description: "By kind: the owner's own numbers." }),
 });
 export type Settings = z.infer<typeof Settings>;
 

@@ -4,7 +4,7 @@ import type { Db } from "./db";
 
 /** What happened between trips, oldest first. */
 export async function allEntries(db: Db): Promise<Entry[]> {
-  const { rows } = await db.query(`select id, item, happened::text as "on", what, distance, nights, cost, note from entry order by happened, id`);
+  const { rows } = await db.query(`select id, item, happened::text as "on", what, distance, nights, cost, condition, reading, note from entry order by happened, id`);
   return z.array(Entry).parse(rows);
 }
 
@@ -14,9 +14,11 @@ export async function saveEntries(db: Db, entries: readonly Entry[]): Promise<vo
     return { ...rest, happened: on, distance_m: entry.distance?.m ?? null };
   });
   await db.query(
-    `insert into entry select * from jsonb_populate_recordset(null::entry, $1::jsonb)
+    `insert into entry (id, item, happened, what, distance, distance_m, nights, cost, condition, reading, note)
+     select id, item, happened, what, distance, distance_m, nights, cost, condition, reading, note from jsonb_populate_recordset(null::entry, $1::jsonb)
      on conflict (id) do update set happened = excluded.happened, what = excluded.what, distance = excluded.distance,
-       distance_m = excluded.distance_m, nights = excluded.nights, cost = excluded.cost, note = excluded.note`,
+       distance_m = excluded.distance_m, nights = excluded.nights, cost = excluded.cost,
+       condition = excluded.condition, reading = excluded.reading, note = excluded.note`,
     [JSON.stringify(rows)],
   );
 }

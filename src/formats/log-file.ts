@@ -111,7 +111,7 @@ function toLog(file: z.infer<typeof LogFile>): Log {
 export function writeLogFile(log: Log): string {
   const said = (record: object) => Object.fromEntries(Object.entries(record).filter(([, value]) => value !== null && value !== ""));
   const file = {
-    format: FORMAT, version: VERSION, settings: log.settings,
+    format: FORMAT, version: VERSION, settings: said(Settings.encode(log.settings)),
     items: log.items.map((item) => said(Item.encode(item))),
     trips: log.trips.map(({ carries, ...trip }) => ({
       ...said(Trip.omit({ carries: true }).encode(trip)),

@@ -42,11 +42,11 @@ export function SettingsForm({ settings, theme }: { settings: Settings; theme: s
         <h2 id="school-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">School</h2>
         <p className="hint mb-3">Walkers disagree about how much to forgive a thing. These are rules of thumb, common practice, with no published source.</p>
         <div role="radiogroup" aria-labelledby="school-title" className="grid gap-2 sm:grid-cols-2">
-          {Object.values(SCHOOLS).map(({ name, motto, dropLine, worthNeeded, backups }) => (
+          {Object.values(SCHOOLS).map(({ name, motto, dropLine, worthNeeded, backups, backupsLightWater }) => (
             <label key={name} className={`cursor-pointer border p-3 has-focus-visible:outline-2 has-focus-visible:outline-stem ${now.school === name ? "border-leaf bg-leaf-soft" : "border-rule"}`}>
               <input type="radio" name="school" value={name} className="sr-only" checked={now.school === name} onChange={() => { keep({ ...now, school: name }); toast(`Judged by the ${name} school from now on`); }} />
               <span className="font-head text-lg font-bold">{name}</span> <span className="text-muted">{motto}</span>
-              <span className="mt-1 block text-sm">Leave it when it is four to one that it is used on fewer than {percent(dropLine)} of the chances that call for it. Backups for a critical job: {backups("fire")}{backups("light") !== backups("fire") && `, ${backups("light")} for light and water`}. Worth asked of its weight: {worthNeeded}.</span>
+              <span className="mt-1 block text-sm">Leave it when it is four to one that it is used on fewer than {percent(dropLine)} of the chances that call for it. Backups for a critical job: {backups}{backupsLightWater !== backups && `, ${backupsLightWater} for light and water`}. Worth asked of its weight: {worthNeeded}.</span>
             </label>
           ))}
         </div>

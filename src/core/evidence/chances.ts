@@ -1,5 +1,5 @@
 import type { FullItem } from "../kinds";
-import { marked, type Book, type Marked, type Outing } from "../ledger/book";
+import type { Marked, Outing } from "../ledger/book";
 import type { TripId, Trigger, Use } from "../model";
 import type { UseChance } from "./use-chance";
 
@@ -29,13 +29,15 @@ function chancesOn(outing: Outing, part = 1): number {
 /** Did the trip call for the item: was one of its triggers there, or is it always wanted? */
 export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => triggers.some((trigger) => outing.calls.has(trigger));
 
-export function useEvidence(item: FullItem, book: Book): UseEvidence {
-  const all = marked(book.carriedOf(item.id));
+/** @param all the outings that the item was marked on, oldest first */
+export function evidenceOfUse(all: readonly Marked[], item: FullItem): UseEvidence {
   const called: Marked[] = [];
   const uncalled: Marked[] = [];
   for (const one of all) (wasCalled(one, item) ? called : uncalled).push(one);
+  const uncalledChances = tallyUp(uncalled);
   return {
-    called: tallyUp(called), uncalled: tallyUp(uncalled),
+    called: tallyUp(called),
+    uncalled: { ...uncalledChances, misses: uncalledChances.misses + all.reduce((sum, one) => sum + chancesBeside(one), 0) },
     calledTrips: tripIds(called), calledUsed: tripIds(called.filter(inUse)), calledUnused: tripIds(called.filter((one) => !inUse(one))),
     uncalledTrips: tripIds(uncalled), uncalledUsed: tripIds(uncalled.filter(inUse)),
   };
@@ -57,10 +59,17 @@ const tripIds = (carried: readonly Marked[]) => carried.map((one) => one.outing.
 function tallyUp(carried: readonly Marked[]): UseChance {
   let uses = 0;
   let misses = 0;
-  for (const { outing, part, mark } of carried) {
-    const chances = chancesOn(outing, part);
-    uses += chances * USE_WEIGHT[mark.use];
-    misses += chances * (1 - USE_WEIGHT[mark.use]);
+  for (const one of carried) {
+    const chances = chancesOn(one.outing, one.part) - chancesBeside(one);
+    uses += chances * USE_WEIGHT[one.mark.use];
+    misses += chances * (1 - USE_WEIGHT[one.mark.use]);
   }
   return { uses, misses };
+}
+
+/** On a long trip with a thing known to be used on a few days: the chances of the weeks that it was not wanted in. */
+function chancesBeside({ outing, part, mark }: Marked): number {
+  if (mark.use === "unused" || mark.days === null) return 0;
+  const chances = chancesOn(outing, part);
+  return Math.max(0, chances - Math.max(1, Math.ceil(mark.days / 7)));
 }

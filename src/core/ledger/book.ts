@@ -1,5 +1,7 @@
 import { type FullItem, withDefaults } from "../kinds";
-import type { Carry, Entry, ItemId, Log, Mark, Ruling, Settings, Trigger, Trip } from "../model";
+import { medianOf } from "../median";
+import type { Carry, Entry, ItemId, Log, Mark, Ruling, SchoolName, Settings, Trigger, Trip, TripId } from "../model";
+import { rulesOf, type Rules } from "../rules";
 import { daysBetween } from "./days";
 import { groupBy } from "./group";
 
@@ -27,6 +29,8 @@ export interface Carried {
 export interface Book {
   readonly today: string;
   readonly settings: Settings;
+  /** The numbers it is judged by: the trade's, the school's, the owner's own. */
+  readonly rules: Rules;
   readonly items: readonly FullItem[];
   readonly outings: readonly Outing[];
   readonly next: NextOuting;
@@ -50,10 +54,11 @@ const byDate = (a: Trip, b: Trip) => a.starts.localeCompare(b.starts) || a.ends.
  * Opens a log for judging.
  *
  * @param today ISO date; trips that start later, or are marked planned, are not counted as walked
- * @param next the trip to judge for; left out, the nearest planned one, else the median of the last five
+ * @param school to judge by; left out, the owner's
  */
-export function openBook(log: Log, today: string, next?: NextOuting): Book {
-  const items = log.items.map(withDefaults);
+export function openBook(log: Log, today: string, school?: SchoolName): Book {
+  const rules = rulesOf(log.settings, school);
+  const items = log.items.map((item) => withDefaults(item, rules.kindOf(item)));
   const byId = new Map(items.map((item) => [item.id, item]));
   const trips = [...log.trips].sort(byDate);
   const outings = trips.filter((trip) => !trip.planned).map(outingOf);
@@ -64,13 +69,29 @@ export function openBook(log: Log, today: string, next?: NextOuting): Book {
   const entries = groupBy([...log.entries].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (entry) => entry.item);
   const rulings = groupBy([...log.rulings].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (ruling) => ruling.item);
   return {
-    today, settings: log.settings, items, outings,
-    next: next ?? nextOuting(trips, outings, today),
+    today, settings: log.settings, rules, items, outings,
+    next: nextOuting(trips, outings, today),
     carriedOf: (id) => carried.get(id) ?? [],
     entriesOf: (id) => entries.get(id) ?? [],
     rulingsOf: (id) => rulings.get(id) ?? [],
     item: (id) => byId.get(id),
   };
+}
+
+/** The same book, judged by another school. */
+export const withSchool = (book: Book, school: SchoolName): Book => ({ ...book, rules: { ...book.rules, school: rulesOf(book.settings, school).school } });
+
+/** The same book with one mark made, changed or (null) taken back, without touching the log. Unknown trips and items change nothing. */
+export function withMark(book: Book, { trip, item, mark }: { readonly trip: TripId; readonly item: ItemId; readonly mark: Mark | null }): Book {
+  const outing = book.outings.find((each) => each.trip.id === trip);
+  if (!outing || !book.item(item)) return book;
+  const before = book.carriedOf(item);
+  const here = before.find((one) => one.outing === outing);
+  const carry: Carry = { item, legs: here?.carry.legs ?? null, mark };
+  const changed: Carried = { outing, carry, mark, part: here?.part ?? 1 };
+  const order = (one: Carried) => book.outings.indexOf(one.outing);
+  const after = here ? before.map((one) => (one === here ? changed : one)) : [...before, changed].sort((a, b) => order(a) - order(b));
+  return { ...book, carriedOf: (id) => (id === item ? after : book.carriedOf(id)) };
 }
 
 export function outingOf(trip: Trip): Outing {
@@ -94,12 +115,6 @@ function partCarried({ trip, metres }: Outing, { legs }: Carry): number {
   return trip.legs.reduce((sum, leg, index) => (legs.includes(index + 1) ? sum + leg.distance.m : sum), 0) / metres;
 }
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length / 2;
-  return sorted.length === 0 ? 0 : (sorted[Math.ceil(middle) - 1]! + sorted[Math.floor(middle)]!) / 2;
-};
-
 function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: string): NextOuting {
   const planned = trips.find((trip) => trip.planned && trip.ends >= today);
   if (planned) {
@@ -109,9 +124,9 @@ function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: s
   const lately = outings.slice(-5);
   return {
     name: null,
-    metres: median(lately.map((outing) => outing.metres)),
-    nights: median(lately.map((outing) => outing.nights)),
-    days: median(lately.map((outing) => outing.days)),
+    metres: medianOf(lately.map((outing) => outing.metres)),
+    nights: medianOf(lately.map((outing) => outing.nights)),
+    days: medianOf(lately.map((outing) => outing.days)),
   };
 }
 

@@ -1,6 +1,6 @@
-import { kindOf, type FullItem } from "../kinds";
-import type { ItemId, Mark, Terrain } from "../model";
-import { type Book, type Carried, marked, type Outing } from "./book";
+import type { FullItem } from "../kinds";
+import type { ItemId, Mark } from "../model";
+import { type Book, marked, type Marked } from "./book";
 
 interface Exposure {
   readonly metres: number;
@@ -16,17 +16,15 @@ export interface Totals {
   /** Wear in the item's own unit: use since new, its opening balance and its entries included. */
   readonly wear: number;
   /** What each marked trip added to it, oldest first. */
-  readonly wearByTrip: readonly { readonly carried: Carried; readonly wear: number }[];
+  readonly wearByTrip: readonly { readonly carried: Marked; readonly wear: number }[];
   /** Gram-metres carried and not used; 0 for cover and things without a weight. */
   readonly deadGramMetres: number;
   readonly spent: number;
 }
 
-/** How hard ground is on what touches it. Common practice, no source. */
-export const TERRAIN_WEAR: Readonly<Record<Terrain, number>> = { soft: 0.8, mixed: 1, road: 1.2, mud: 1.2, sand: 1.3, rock: 1.5 };
-
 /** Days of a trip on which rain gear is worn, as a share, by how much it rained. Common practice, no source. */
 const WET_SHARE = { none: 0.05, some: 0.4, strong: 0.75 } as const;
+export const TYPICAL_WET_SHARE = WET_SHARE.some;
 
 /** `hardly` counts a tenth of the trip's wear (domain, section 4). */
 const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
@@ -37,13 +35,14 @@ function shareUsed(mark: Mark, days: number): number {
 }
 
 /**
- * The ledgers of all items in one pass.
+ * The ledgers of items (left out: all), in one pass.
  *
- * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among those used on it.
+ * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among those used on it, so
+ * of a kind worn in turn the whole kind is wanted.
  */
-export function ledger(book: Book): ReadonlyMap<ItemId, Totals> {
-  const sharers = countSharers(book);
-  return new Map(book.items.map((item) => [item.id, totalsOf(item, book, sharers)]));
+export function ledger(book: Book, items: readonly FullItem[] = book.items): ReadonlyMap<ItemId, Totals> {
+  const sharers = countSharers(book, items);
+  return new Map(items.map((item) => [item.id, totalsOf(item, book, sharers)]));
 }
 
 function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
@@ -65,17 +64,18 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     else if (!item.cover && item.weight) deadGramMetres += item.weight.g * outing.metres * part;
   }
   const entries = book.entriesOf(item.id);
-  const wearByTrip = marked(book.carriedOf(item.id)).map((one) => ({ carried: one, wear: tripWear(item, one.outing, one.carry.legs, one.mark, sharers) }));
+  // Wear in the order it came, for the chart and for readings.
+  const wearByTrip = marked(book.carriedOf(item.id)).map((one) => ({ carried: one, wear: tripWear(item, one, book, sharers) }));
   return {
     carried, used, deadGramMetres, wearByTrip,
-    wear: openingWear(item) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry.distance?.m ?? 0, entry.nights), 0),
+    wear: openingWear(item) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
 }
 
-function tripWear(item: FullItem, outing: Outing, legs: readonly number[] | null, mark: Mark, sharers: Sharers): number {
-  const kind = kindOf(item);
-  const among = kind.inTurn ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
+function tripWear(item: FullItem, { outing, carry: { legs }, mark }: Marked, book: Book, sharers: Sharers): number {
+  const { inTurn: shares, terrain, perNight } = item.rules;
+  const among = shares ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
   const part = legs === null ? 1 : legs.length / Math.max(1, outing.trip.legs.length);
   const share = shareUsed(mark, outing.days * part);
   if (share === 0) return 0;
@@ -83,33 +83,32 @@ function tripWear(item: FullItem, outing: Outing, legs: readonly number[] | null
     return outing.trip.legs.reduce((sum, leg, index) => {
       if (legs !== null && !legs.includes(index + 1)) return sum;
       const inTurn = mark.days === null ? (among?.[index] ?? 1) : 1;
-      return sum + (leg.distance.m * (kind.terrain ? TERRAIN_WEAR[leg.terrain] : 1) * share) / inTurn;
+      return sum + (leg.distance.m * (terrain ? book.rules.terrain[leg.terrain] : 1) * share) / inTurn;
     }, 0);
   }
   const inTurn = mark.days === null && among ? Math.max(1, ...among) : 1;
   if (item.wears === "nights") return (outing.nights * part * share) / inTurn;
   if (item.wears === "wet days") return mark.days ?? outing.days * part * share * WET_SHARE[outing.trip.conditions.rain ?? "some"];
   // A day walk has no night, but it drinks and brews for half a day.
-  return kind.perNight * Math.max(outing.nights, outing.days / 2) * part * share;
+  return perNight * Math.max(outing.nights, outing.days / 2) * part * share;
 }
 
-function openingWear(item: FullItem): number {
-  return item.opening ? betweenTrips(item, item.opening.distance?.m ?? 0, item.opening.nights) : 0;
-}
+const openingWear = (item: FullItem) => (item.opening ? betweenTrips(item, item.opening) : 0);
 
-function betweenTrips(item: FullItem, metres: number, nights: number): number {
-  if (item.wears === "m") return metres;
-  if (item.wears === "nights" || item.wears === "wet days") return nights;
-  return nights * kindOf(item).perNight;
+function betweenTrips(item: FullItem, { distance, nights, days = 0 }: { distance: { readonly m: number } | null; nights: number; days?: number }): number {
+  if (item.wears === "m") return distance?.m ?? 0;
+  if (item.wears === "nights") return nights;
+  if (item.wears === "wet days") return days || nights;
+  return nights * item.rules.perNight;
 }
 
 /** For each trip and in-turn kind, how many of it were in use on each leg. */
 type Sharers = ReadonlyMap<string, readonly number[]>;
 
-function countSharers(book: Book): Sharers {
+function countSharers(book: Book, items: readonly FullItem[]): Sharers {
   const sharers = new Map<string, number[]>();
-  for (const item of book.items) {
-    if (!kindOf(item).inTurn) continue;
+  for (const item of items) {
+    if (!item.rules.inTurn) continue;
     for (const { outing, carry, mark } of marked(book.carriedOf(item.id))) {
       if (mark.use === "unused") continue;
       const key = `${outing.trip.id}\n${item.kind}`;

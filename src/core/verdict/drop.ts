@@ -1,10 +1,12 @@
 import { chanceQuantile, surenessBelow } from "../evidence/use-chance";
 import type { TripId } from "../model";
 import { count, percent, sayDeadWeight, sayDistance } from "../units/speak";
-import { DOUBLED_JOBS, ESSENTIAL_JOBS, type Case, type Rival } from "./case";
-import { TOO_LIGHT_TO_ARGUE } from "./schools";
+import type { Case } from "./case";
+import { DOUBLED_JOBS, ESSENTIAL_JOBS } from "./jobs";
+import type { Rival } from "./rivals";
+import { backupsFor } from "./schools";
 import type { Finding } from "./verdict";
-import { onTrips } from "./words";
+import { aThing, onTrips } from "./words";
 
 /** How sure we must be, 0 to 1, that it is seldom wanted, before saying so. */
 const CONFIDENCE = 0.8;
@@ -12,7 +14,7 @@ const CONFIDENCE = 0.8;
 /** Leave it: not wanted when called for, done by another thing, or disliked and left unused. Never cover, never danger. */
 export function drop(one: Case): Finding | null {
   if (!mayBeDropped(one)) return null;
-  return disliked(one) ?? seldomWanted(one) ?? anotherDoesIt(one);
+  return disliked(one) ?? anotherDoesIt(one) ?? seldomWanted(one);
 }
 
 /**
@@ -22,16 +24,20 @@ export function drop(one: Case): Finding | null {
 export function mayBeDropped(one: Case): boolean {
   const { item, kind } = one;
   if (one.state !== "active" || item.cover || kind.cover || item.consequence === "danger") return false;
-  if (item.load === "hobby" || item.load === "consumable" || kind.contents) return false;
-  if (item.weight !== null && item.weight.g < TOO_LIGHT_TO_ARGUE) return false;
+  // What is used up, or worn in turn, is slimmed: there is too much of it, or one too many.
+  if (item.load === "hobby" || item.load === "consumable" || kind.contents || kind.inTurn) return false;
+  if (isTooLight(one)) return false;
   return item.jobs.every((job) => !ESSENTIAL_JOBS.includes(job) || (DOUBLED_JOBS.includes(job) && isSurplus(one, job)));
 }
+
+/** Weighs next to nothing: disuse is not worth an argument. */
+export const isTooLight = ({ item, school }: Pick<Case, "item" | "school">) => item.weight !== null && item.weight.g < school.tooLight;
 
 /** One too many for the job, and the one to leave: every rival is used more, or as much and is lighter. */
 function isSurplus(one: Case, job: Rival["job"]): boolean {
   const rivals = one.rivals.filter((rival) => rival.job === job && rival.usedTrips > 0);
   const better = rivals.filter((rival) => rival.usedTrips > one.totals.used.trips || (rival.usedTrips === one.totals.used.trips && (rival.item.weight?.g ?? 0) < (one.item.weight?.g ?? Infinity)));
-  return better.length > one.school.backups(job);
+  return better.length > backupsFor(one.school, job);
 }
 
 function disliked(one: Case): Finding | null {
@@ -41,73 +47,55 @@ function disliked(one: Case): Finding | null {
   const trips = refused.map(({ outing }) => outing.trip.id);
   return leave(one, trips, {
     says: `Left unused ${onTrips(trips, one)} because it was ${refused.at(-1)!.mark.why}. Leave it.`,
-    flips: `${count(refused.length - uses, "trip")} on which you use it all the same.`,
+    rule: `Left at home when refused as awkward or uncomfortable on two trips and more often than used: refused ${refused.length}, used ${uses}.`,
     sureness: "sure",
   });
 }
 
+/** Another thing did its job: so the owner said, or it was used each time while this one, called for, was not. */
 function anotherDoesIt(one: Case): Finding | null {
-  const said = one.marked.filter(({ mark }) => mark.use === "unused" && mark.why === "another did the job").map(({ outing }) => outing.trip.id);
-  const uses = one.marked.filter(({ mark }) => mark.use === "used").length;
-  if (said.length < 2 || said.length <= uses) return null;
-  const rival = [...one.rivals].sort((a, b) => b.insteadOn.length - a.insteadOn.length)[0];
-  const by = rival ? `the ${rival.item.name.toLowerCase()}` : "another thing";
-  return leave(one, said, {
-    says: `${onTrips(said, one).replace(/^on/, "On")} ${by} did its job. Leave it.`,
-    flips: `A trip on which ${by} isn't enough and this is used.`,
-    sureness: said.length >= 3 ? "sure" : "likely",
+  const { use, marked, rivals } = one;
+  const rival = rivals.reduce<Rival | null>((most, each) => (each.insteadOn.length > (most?.insteadOn.length ?? 0) ? each : most), null);
+  const said = new Set(marked.filter(({ mark }) => mark.use === "unused" && mark.why === "another did the job").map(({ outing }) => outing.trip.id));
+  const seen = rival ? rival.insteadOn.filter((trip) => use.calledUnused.includes(trip)) : [];
+  const trips = marked.map(({ outing }) => outing.trip.id).filter((trip) => said.has(trip) || seen.includes(trip));
+  const uses = marked.filter(({ mark }) => mark.use === "used").length;
+  // What was only seen, not said, takes a trip more, and the school's line.
+  const enough = said.size >= 2 || (trips.length >= 3 && isSeldom(one));
+  if (!enough || trips.length <= uses) return null;
+  const by = rival ? `the ${aThing(rival.item)}` : "another thing";
+  return leave(one, trips, {
+    says: `${onTrips(trips, one).replace(/^on/, "On")} ${by} did its job. Leave it.`,
+    rule: `Left at home when another thing did its job on two trips (three, where only the marks say so), more often than it was used itself: ${trips.length} against ${uses}.`,
+    sureness: trips.length >= 3 ? "sure" : "likely",
   });
 }
 
 function seldomWanted(one: Case): Finding | null {
   const { use, school, totals, book } = one;
-  if (use.calledTrips.length < 2 && use.called.misses < 3) return null;
-  if (surenessBelow(use.called, school.dropLine) <= CONFIDENCE) return null;
+  if ((use.calledTrips.length < 2 && use.called.misses < 3) || !isSeldom(one)) return null;
   const high = chanceQuantile(use.called, CONFIDENCE);
   const uses = use.calledUsed.length;
   const times = uses === 0 ? "never used" : `used on ${uses} of them`;
-  const rival = one.rivals.find((each) => each.insteadOn.length > 0);
   return leave(one, use.calledUnused, {
-    says: `Carried ${sayDistance(totals.carried.metres, book.settings.units)}, called for on ${count(use.calledTrips.length, "trip")}, ${times}.${rival ? ` On ${rival.insteadOn.length} of them the ${rival.item.name.toLowerCase()} did its job.` : ""} Leave it.`,
-    flips: `Used on ${count(usesToClear(one), "more such trip")}.`,
+    says: `Carried ${sayDistance(totals.carried.metres, book.settings.units)}, called for on ${count(use.calledTrips.length, "trip")}, ${times}. Leave it.`,
+    rule: `Left at home when it is four to one that it is used on fewer than ${percent(school.dropLine)} of the chances that call for it (the ${school.name} school): it is four to one below ${percent(high)}.`,
     sureness: high < school.dropLine * 0.7 ? "sure" : "likely",
-  }, `at most ${percent(high)} likely to be used when called for (80\u00a0% sure); the ${school.name} line is ${percent(school.dropLine)}`);
+  });
 }
 
-/** How many more called-for trips in the pack unused would bring it to "drop"; null where nothing could. Asked of the rule itself. */
-export function missesToDrop(one: Case): number | null {
-  if (!mayBeDropped(one)) return null;
-  const { uses, misses } = one.use.called;
-  return leastThat((more) => surenessBelow({ uses, misses: misses + more }, one.school.dropLine) > CONFIDENCE);
-}
+/** Under the school's line: the 80th percentile of P(use | called) lies below it. */
+const isSeldom = ({ use, school }: Case) => surenessBelow(use.called, school.dropLine) > CONFIDENCE;
 
-/** How many more one-chance trips on which it is used would lift it over the line: asked of the rule itself. */
-function usesToClear({ use: { called: { uses, misses } }, school }: Case): number {
-  return leastThat((more) => surenessBelow({ uses: uses + more, misses }, school.dropLine) <= CONFIDENCE) ?? MANY;
-}
-
-const MANY = 64;
-
-/** The least whole number from 1 to {@link MANY} for which a test, once true, stays true; null if it never is. */
-function leastThat(test: (n: number) => boolean): number | null {
-  if (!test(MANY)) return null;
-  let [low, high] = [1, MANY];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (test(middle)) high = middle;
-    else low = middle + 1;
-  }
-  return low;
-}
-
-function leave(one: Case, trips: readonly TripId[], told: Pick<Finding, "says" | "flips" | "sureness">, figure?: string): Finding {
-  const dead = one.totals.deadGramMetres;
+function leave(one: Case, trips: readonly TripId[], told: Pick<Finding, "says" | "rule" | "sureness">): Finding {
+  const { totals, item, book, use } = one;
+  const dead = totals.deadGramMetres;
   return {
-    verb: "drop", urgency: "before next trip", ...told,
+    verb: "drop", urgency: "before next trip", ...told, saves: item.weight?.g ?? 0,
     evidence: [
       { text: `unused ${onTrips(trips, one)}`, trips },
-      ...(figure ? [{ text: figure, trips: one.use.calledTrips }] : []),
-      ...(dead > 0 ? [{ text: `${sayDeadWeight(dead, one.book.settings.units)} carried for nothing`, trips: [] }] : []),
+      ...(use.calledUsed.length ? [{ text: `used ${onTrips(use.calledUsed, one)}`, trips: use.calledUsed }] : []),
+      ...(dead > 0 ? [{ text: `${sayDeadWeight(dead, book.settings.units)} carried for nothing`, trips: [] }] : []),
     ],
   };
 }

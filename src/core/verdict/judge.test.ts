@@ -7,7 +7,7 @@ import { additions } from "./add";
 import { judge } from "./judge";
 
 const TODAY = "2026-11-24";
-const verdicts = (log: Log, school?: SchoolName) => judge(openBook(log, TODAY), school);
+const verdicts = (log: Log, school?: SchoolName) => judge(openBook(log, TODAY, school));
 const lead = (file: object, name: string, school?: SchoolName) => verdicts(logOf(file), school).find(({ case: { item } }) => item.name === name)!.verdicts[0];
 const verbs = (file: object, name: string): Verb[] => verdicts(logOf(file)).find(({ case: { item } }) => item.name === name)!.verdicts.map(({ verb }) => verb);
 
@@ -103,16 +103,17 @@ describe("wear and trouble", () => {
   test("a filter that froze wet is replaced, now, and nothing flips that; one kept warm is not", () => {
     const filter = (froze: boolean | undefined) => one({ kind: "filter" }, 2, () => ({ froze }), { conditions: { freezing: "strong" } });
     expect(lead(filter(true), "It")).toMatchObject({ verb: "replace", urgency: "now", sureness: "sure", caution: expect.stringContaining("can't be tested at home") });
-    expect(lead(filter(undefined), "It")).toMatchObject({ verb: "replace", sureness: "likely", flips: expect.stringContaining("kept from freezing") });
+    expect(lead(filter(undefined), "It")).toMatchObject({ verb: "replace", sureness: "likely", rule: expect.stringContaining("kept from freezing") });
     expect(lead(filter(false), "It").verb).not.toBe("replace");
   });
 
   test("open damage is repaired; once mended, a tent must be proved; once used in earnest, it is kept", () => {
-    const tent = (n: number, entries: object[]) => ({ ...one({ kind: "tent" }, n, (at) => (at === 1 ? { trouble: "damaged", note: "seam leaks" } : {})), entries });
+    const tent = (n: number, entries: object[], rain = "some") => ({ ...one({ kind: "tent" }, n, (at) => (at === 1 ? { trouble: "damaged", note: "seam leaks" } : {}), { conditions: { rain } }), entries });
     const sealed = [{ item: "It", on: "2025-02-20", what: "repair" }];
     expect(lead(tent(2, []), "It")).toMatchObject({ verb: "repair", urgency: "before next trip" });
     expect(lead(tent(2, sealed), "It")).toMatchObject({ verb: "prove", caution: expect.stringContaining("unproven") });
     expect(lead(tent(3, sealed), "It").verb).toBe("keep");
+    expect(lead(tent(3, sealed, "none"), "It").verb, "a dry night proves no seam").toBe("prove");
   });
 
   test("the same fault after two repairs is a replacement", () => {
@@ -201,9 +202,9 @@ describe("for any history", () => {
       const turned = { ...log, items: log.items.toReversed(), trips: log.trips.toReversed().map((trip) => ({ ...trip, carries: trip.carries.toReversed() })) };
       const said = (each: Log) => new Map(verdicts(each).map(({ case: { item }, verdicts: found }) => [item.id, found.map(({ verb, urgency }) => `${verb} ${urgency}`)]));
       expect(said(turned)).toEqual(said(log));
-      for (const { verdicts: found } of verdicts(log)) for (const { says, flips, evidence } of found) {
+      for (const { verdicts: found } of verdicts(log)) for (const { says, rule, evidence } of found) {
         expect(says).toMatch(/\.$/);
-        expect(flips).not.toBe("");
+        expect(rule).toMatch(/\.$/);
         expect(evidence.length).toBeGreaterThan(0);
         expect(says).not.toMatch(/NaN|undefined|Infinity/);
       }

@@ -1,7 +1,7 @@
-import type { OwnerCall, Ruling, SchoolName, TripId, Verb } from "../model";
+import type { ItemId, OwnerCall, Ruling, TripId, Verb } from "../model";
 import type { Book } from "../ledger/book";
 import { bringOnlyWhen } from "./bring-only-when";
-import { openCases, isCritical, type Case } from "./case";
+import { isCritical, openCase, resurvey, survey, touchedBy, type Case, type Survey } from "./case";
 import { drop } from "./drop";
 import { keep, keepAsCover } from "./keep";
 import { prove } from "./prove";
@@ -31,11 +31,17 @@ export interface Judgement {
 const RULES: readonly ((one: Case) => Finding | null)[] = [replace, repair, service, prove, drop, bringOnlyWhen, slim, swap, keepAsCover];
 
 /** Judges every item; one judgement each, in the order of the book. */
-export function judge(book: Book, school?: SchoolName): Judgement[] {
-  return openCases(book, school).map(judgeCase);
+export const judge = (book: Book): Judgement[] => judgeAll(survey(book));
+
+export const judgeAll = (surveyed: Survey): Judgement[] => surveyed.book.items.map((item) => judgeCase(openCase(item, surveyed)));
+
+/** Judges again, in a book that differs in one item alone, whatever its change may touch. The rest stands. */
+export function rejudge(before: Survey, book: Book, changed: ItemId): Judgement[] {
+  const surveyed = resurvey(before, book, changed);
+  return touchedBy(surveyed, changed).map((item) => judgeCase(openCase(item, surveyed)));
 }
 
-function judgeCase(one: Case): Judgement {
+export function judgeCase(one: Case): Judgement {
   const found = RULES.map((rule) => rule(one)).filter((finding) => finding !== null);
   const kept = withoutEchoes(found);
   // A yearly look or a first try is no reason to doubt a thing: it stays, and the look stands second.
@@ -46,22 +52,23 @@ function judgeCase(one: Case): Judgement {
   if (verdicts.every((verdict) => verdict.ruling?.decision === "overrule")) {
     const finding = keep(one);
     const reason = verdicts[0]?.ruling?.reason;
-    verdicts.unshift({ ...finding, says: `Your ruling: it stays${reason ? `, because ${reason.replace(/\.$/, "")}` : ""}.`, stake: stakeOf(one, finding), ruling: null });
+    verdicts.unshift({ ...finding, says: `Your ruling: it stays${reason ? `, because ${reason.replace(/\.$/, "")}` : ""}.`, rule: "Your ruling stands until something new speaks.", stake: stakeOf(one, finding), ruling: null });
   }
-  return { case: one, verdicts: verdicts as [Verdict, ...Verdict[]], dissent: dissentOf(one, verdicts[0]!.verb) };
+  return { case: one, verdicts: verdicts as [Verdict, ...Verdict[]], dissent: dissentOf(one, verdicts[0]!) };
 }
 
 /** A thing to be replaced needs no repair, service or trial; one to be left at home no service, and no second reason to leave it. */
 function withoutEchoes(found: readonly Finding[]): Finding[] {
   const verbs = new Set(found.map((finding) => finding.verb));
   const silent = new Set<Verb>();
-  if (verbs.has("replace")) for (const verb of ["repair", "service", "prove"] as const) silent.add(verb);
+  if (verbs.has("replace")) for (const verb of ["repair", "service", "prove", "swap"] as const) silent.add(verb);
   if (verbs.has("repair")) silent.add("service").add("prove");
+  if (verbs.has("service")) silent.add("swap");
   if (verbs.has("drop")) for (const verb of ["service", "bring only when", "slim", "swap", "prove"] as const) silent.add(verb);
   return found.filter((finding) => !silent.has(finding.verb));
 }
 
-const isRoutine = ({ verb, urgency }: Finding) => (verb === "service" || verb === "prove") && urgency === "when convenient";
+const isRoutine = ({ verb, urgency }: Pick<Finding, "verb" | "urgency">) => (verb === "service" || verb === "prove") && urgency === "when convenient";
 
 const ORDER: readonly Verb[] = ["replace", "repair", "service", "prove", "drop", "bring only when", "slim", "swap", "add", "keep as cover", "keep"];
 
@@ -69,18 +76,17 @@ const ORDER: readonly Verb[] = ["replace", "repair", "service", "prove", "drop",
  * Danger first (replace, repair or prove on a critical item), then the order of the verbs; what the owner overruled or
  * put off comes last, and before it what is routine. A repair only to be watched does not push ahead of one to act on.
  */
-function precedence(verdict: Verdict, one: Case): number {
+export function precedence(verdict: Pick<Verdict, "verb" | "urgency" | "ruling">, one: Pick<Case, "item">): number {
   const overruled = verdict.ruling && verdict.ruling.decision !== "agree" ? 1000 : 0;
   const danger = isCritical(one) && ["replace", "repair", "prove"].includes(verdict.verb) && verdict.urgency !== "watch" ? 0 : 100;
   const routine = isRoutine(verdict) || (verdict.verb === "repair" && verdict.urgency === "watch") ? 500 : 0;
   return overruled + routine + danger + ORDER.indexOf(verdict.verb);
 }
 
-function stakeOf({ item, totals }: Case, { verb }: Finding): Stake {
-  const grams = item.weight?.g ?? null;
+function stakeOf({ item, totals }: Case, { verb, saves }: Finding): Stake {
   return {
-    grams: verb === "drop" || verb === "bring only when" ? grams : null,
-    deadGramMetres: verb === "drop" || verb === "bring only when" ? totals.deadGramMetres : 0,
+    grams: saves ? saves : null,
+    deadGramMetres: saves ? totals.deadGramMetres : 0,
     price: verb === "replace" ? item.price : null,
   };
 }
@@ -94,8 +100,9 @@ const AGREES: Readonly<Record<OwnerCall, readonly Verb[]>> = {
   "try something else": ["swap", "drop", "replace"],
 };
 
-function dissentOf({ marked }: Case, verb: Verb): Judgement["dissent"] {
+/** Shown until the owner has ruled on the verdict: not again and again. */
+function dissentOf({ marked }: Case, { verb, ruling }: Pick<Verdict, "verb" | "ruling">): Judgement["dissent"] {
   const last = marked.findLast(({ mark }) => mark.call !== null);
   const call = last?.mark.call;
-  return last && call && !AGREES[call].includes(verb) ? { call, trip: last.outing.trip.id } : null;
+  return last && call && ruling === null && !AGREES[call].includes(verb) ? { call, trip: last.outing.trip.id } : null;
 }

@@ -1,8 +1,8 @@
 import { meanChance } from "../evidence/use-chance";
 import { count, percent } from "../units/speak";
-import { ESSENTIAL_JOBS, isCritical, type Case } from "./case";
-import { mayBeDropped, missesToDrop } from "./drop";
-import { TOO_LIGHT_TO_ARGUE } from "./schools";
+import { isCritical, type Case } from "./case";
+import { isTooLight, mayBeDropped } from "./drop";
+import { ESSENTIAL_JOBS } from "./jobs";
 import type { Finding } from "./verdict";
 
 /** Cover that stayed shut did its job. */
@@ -21,15 +21,14 @@ export function keepAsCover(one: Case): Finding | null {
         ? `Never needed on ${count(totals.carried.trips, "trip")}, and that is the point of it. It stays.${slimmer}`
         : `Needed on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}. It stays.${slimmer}`,
     evidence: [{ text: `${totals.used.trips} of ${totals.carried.trips} trips`, trips: use.calledUsed }],
-    flips: "Nothing: what is dangerous to lack is not judged by use.",
+    rule: "Cover, and what is dangerous to lack, is not judged by use.",
   };
 }
 
 /** Earns its carry; how much, in figures. */
 export function keep(one: Case): Finding {
   const { item, use, totals, marked, worth } = one;
-  const toDrop = missesToDrop(one);
-  const light = item.weight !== null && item.weight.g < TOO_LIGHT_TO_ARGUE && totals.used.trips < totals.carried.trips / 2;
+  const light = isTooLight(one) && totals.used.trips < totals.carried.trips / 2;
   const uses = `Used on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}`;
   const scarce = worth !== null && worth < one.school.worthNeeded && use.called.misses > use.called.uses && marked.length > 2;
   const says = one.state !== "active" ? `No longer in use: ${one.state}.`
@@ -45,6 +44,6 @@ export function keep(one: Case): Finding {
       { text: uses.toLowerCase(), trips: use.calledUsed },
       ...(worth === null ? [] : [{ text: `worth ${worth.toFixed(1)} × its weight on a trip like yours`, trips: [] }]),
     ],
-    flips: one.state !== "active" ? "Nothing: it has left the shelf." : marked.length === 0 ? "The first mark." : toDrop === null ? "Nothing in its use; only wear or trouble." : `Unused on ${count(toDrop, "more trip")} that ${toDrop === 1 ? "calls" : "call"} for it.`,
+    rule: one.state !== "active" ? "It has left the pack." : "No other rule speaks.",
   };
 }

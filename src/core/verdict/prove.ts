@@ -1,23 +1,34 @@
 import { callsFor } from "../evidence/chances";
+import type { Trigger } from "../model";
+import { listWords } from "../units/speak";
 import { isCritical, type Case } from "./case";
+import { PROVED_BY } from "./jobs";
 import type { Finding } from "./verdict";
+import { sayTrigger } from "./words";
 
-/** Repaired, new, or of unknown past, and not yet used where it matters: try it near home first. */
+/** Uses after which a thing that was never mended is taken as known, even where its weather never came. */
+const KNOWN_AFTER = 6;
+
+/** Repaired, new, or of unknown past, and not yet used where it matters: try it near home first. One easy trip is no proof. */
 export function prove(one: Case): Finding | null {
   const { item, history, marked } = one;
   if (one.state !== "active" || !isCritical(one) || item.load === "consumable" || item.cover || history.open) return null;
   const since = history.lastRepair;
-  const tried = marked.filter(({ outing, mark }) => mark.use === "used" && (since === null || outing.trip.starts > since) && callsFor(outing, item.triggers));
-  if (tried.length > 0) return null;
+  const used = marked.filter(({ outing, mark }) => mark.use === "used" && (since === null || outing.trip.starts > since));
+  const needs = item.jobs.flatMap((job) => PROVED_BY[job] ?? []);
+  const proof: readonly Trigger[] = needs.length ? needs : item.triggers;
+  if (used.some(({ outing }) => callsFor(outing, proof))) return null;
   const second = item.past === "unknown";
-  if (since === null && !second && marked.length === 0 && item.opening !== null) return null;
-  const need = item.triggers.includes("camp time") ? "one night out" : item.triggers.includes("rain") ? "one wet day" : "one day out";
-  const what = since ? `Mended on ${since} and not used in earnest since` : second ? "Of unknown past and not yet tried" : marked.length ? `Carried on ${marked.length === 1 ? "one trip" : `${marked.length} trips`}, never yet in earnest` : "New, and not yet out";
+  if (since === null && !second && (used.length >= KNOWN_AFTER || (marked.length === 0 && item.opening !== null))) return null;
+  const met = needs.length ? ` in ${listWords(needs.map(sayTrigger), "or")}` : "";
+  const what = since ? `Mended on ${since} and not used${met || " in earnest"} since` : second ? `Of unknown past and not yet tried${met}` : used.length ? `Used on ${used.length === 1 ? "one trip" : `${used.length} trips`}, never yet${met}` : marked.length ? "Carried, never yet used" : "New, and not yet out";
+  const need = item.triggers.includes("camp time") ? (needs.includes("rain") ? "one wet night out" : needs.includes("cold") ? "one cold night out" : "one night out") : needs.includes("rain") ? "one wet day" : "one day out";
+  const pressing = since !== null || second;
   return {
-    verb: "prove", urgency: since || second ? "before next trip" : "when convenient", sureness: since || second ? "likely" : "perhaps",
+    verb: "prove", urgency: pressing ? "before next trip" : "when convenient", sureness: pressing ? "likely" : "perhaps",
     says: `${what}. Try it near home first: ${need} will tell.`,
-    evidence: [{ text: what, trips: marked.map(({ outing }) => outing.trip.id) }],
-    flips: `One used mark on a trip that calls for it.`,
+    rule: `Proved before it is relied on, being ${item.consequence === "danger" ? "dangerous" : "the end of a trip"} to lose: one used mark${met} ${since ? "since the repair " : ""}is asked for.`,
+    evidence: [{ text: what.charAt(0).toLowerCase() + what.slice(1), trips: marked.map(({ outing }) => outing.trip.id) }],
     ...(since ? { caution: "A repaired safety item is unproven until it has been tried." } : {}),
   };
 }

@@ -24,7 +24,7 @@ export function repair(one: Case): Finding | null {
       { text: sayTrouble(trouble), trips: trouble.trip ? [trouble.trip] : [] },
       ...(goodSince.length ? [{ text: `used since without trouble on ${count(goodSince.length, "trip")}`, trips: goodSince.map(({ outing }) => outing.trip.id) }] : []),
     ],
-    flips: "Log the repair.",
+    rule: living ? "Damage that has done two good trips since is only to be watched." : `${trouble.failed ? "A failure" : "Damage"} that can be mended, and that nothing has been done about.`,
     ...(isCritical(one) ? { caution: "Once mended it is unproven: try it near home before you rely on it." } : {}),
   };
 }

@@ -6,18 +6,20 @@ export interface School {
   readonly motto: string;
   /** Drop where the 80th percentile of P(use | called) lies below this. */
   readonly dropLine: number;
-  /** Backups allowed for a critical job, beyond the one that does it. */
-  readonly backups: (job: Job) => number;
+  /** Backups allowed for a critical job, beyond the one that does it; and for light and water. */
+  readonly backups: number;
+  readonly backupsLightWater: number;
   /** Worth ÷ weight that an item needs. */
   readonly worthNeeded: number;
+  /** Weight, in grams, below which disuse is not worth an argument. */
+  readonly tooLight: number;
 }
 
 export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
-  lean: { name: "lean", motto: "every gram argues for itself", dropLine: 0.45, backups: () => 0, worthNeeded: 1.5 },
-  even: { name: "even", motto: "a fair hearing, then out", dropLine: 0.35, backups: () => 1, worthNeeded: 1 },
-  roomy: { name: "roomy", motto: "comfort is why I go", dropLine: 0.28, backups: () => 1, worthNeeded: 0.6 },
-  wary: { name: "wary", motto: "rather have it", dropLine: 0.24, backups: (job) => (job === "light" || job === "treat water" ? 2 : 1), worthNeeded: 0.4 },
+  lean: { name: "lean", motto: "every gram argues for itself", dropLine: 0.45, backups: 0, backupsLightWater: 0, worthNeeded: 1.5, tooLight: 30 },
+  even: { name: "even", motto: "a fair hearing, then out", dropLine: 0.35, backups: 1, backupsLightWater: 1, worthNeeded: 1, tooLight: 30 },
+  roomy: { name: "roomy", motto: "comfort is why I go", dropLine: 0.28, backups: 1, backupsLightWater: 1, worthNeeded: 0.6, tooLight: 30 },
+  wary: { name: "wary", motto: "rather have it", dropLine: 0.24, backups: 1, backupsLightWater: 2, worthNeeded: 0.4, tooLight: 30 },
 };
 
-/** Weight, in grams, below which disuse is not worth an argument. Common practice, no source. */
-export const TOO_LIGHT_TO_ARGUE = 30;
+export const backupsFor = (school: School, job: Job) => (job === "light" || job === "treat water" ? school.backupsLightWater : school.backups);

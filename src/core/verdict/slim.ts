@@ -1,23 +1,86 @@
-import { count } from "../units/speak";
+import { findKind } from "../kinds";
 import type { Job } from "../model";
+import { count, percent } from "../units/speak";
 import type { Case } from "./case";
+import { isTooLight } from "./drop";
+import { backupsFor } from "./schools";
 import type { Finding } from "./verdict";
-import { onTrips } from "./words";
+import { aThing, onTrips } from "./words";
 
 /** It earns its place, but there is too much of it; or a safety job is done three times over. */
 export function slim(one: Case): Finding | null {
   if (one.state !== "active") return null;
-  return tooMuch(one) ?? thirdOfAJob(one);
+  return tooMuch(one) ?? carriedHome(one) ?? hardlyOpened(one) ?? spareInTurn(one) ?? thirdOfAJob(one);
 }
 
+/** Trips that are looked back on. */
+const LATELY = 6;
+
 function tooMuch(one: Case): Finding | null {
-  const said = one.marked.filter(({ mark }) => mark.why === "too much of it").map(({ outing }) => outing.trip.id);
+  const lately = one.marked.slice(-LATELY);
+  const said = lately.filter(({ mark }) => mark.why === "too much of it").map(({ outing }) => outing.trip.id);
   if (said.length < 2) return null;
   return {
     verb: "slim", urgency: "before next trip", sureness: said.length > 2 ? "sure" : "likely",
     says: `Too much of it ${onTrips(said, one)}. Take less; it keeps its place.`,
+    rule: `Slimmed when marked “too much of it” on two of its last ${LATELY} trips: ${said.length} of ${lately.length}.`,
     evidence: [{ text: "marked “too much of it”", trips: said }],
-    flips: "A trip on which all of it is wanted.",
+  };
+}
+
+/** Share of fuel, food or the like that may come home: enough nine times in ten leaves about a third on most trips. Common practice, no source. */
+const HOME_SHARE = 0.4;
+
+/** A consumable of which much was carried out and back. */
+function carriedHome(one: Case): Finding | null {
+  const { item, book, marked } = one;
+  if (item.load !== "consumable") return null;
+  const lately = marked.flatMap(({ outing: { trip } }) => trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map(({ out, back }) => ({ trip, out, back }))).slice(-3);
+  const out = lately.reduce((sum, supply) => sum + supply.out, 0);
+  const back = lately.reduce((sum, supply) => sum + supply.back, 0);
+  if (lately.length < 2 || back / out < HOME_SHARE) return null;
+  const trips = lately.map(({ trip }) => trip.id);
+  const last = book.outings.findLast(({ trip }) => trip.id === trips.at(-1))!.trip.supplies.find(({ what }) => isOf(what, one))!;
+  return {
+    verb: "slim", urgency: "before next trip", sureness: "likely",
+    says: `${percent(back / out)} of it came home ${onTrips(trips, one)}; last time ${last.back} of ${last.out}\u00a0${last.unit}. Take less.`,
+    rule: `Slimmed when over ${percent(HOME_SHARE)} of it came home over the last two or three trips.`,
+    evidence: [{ text: `${percent(back / out)} carried home`, trips }],
+  };
+}
+
+const isOf = (what: string, { item }: Case) => findKind(what)?.id === item.kind || item.name.toLowerCase().includes(what.trim().toLowerCase());
+
+/** A kit of parts, not for safety, that was little more than opened. */
+function hardlyOpened(one: Case): Finding | null {
+  const { item, kind, use, marked } = one;
+  if (!kind.contents || item.cover || item.load === "consumable" || isTooLight(one)) return null;
+  const lately = marked.filter(({ outing }) => use.calledTrips.includes(outing.trip.id)).slice(-4);
+  const hardly = lately.filter(({ mark }) => mark.use !== "used").map(({ outing }) => outing.trip.id);
+  if (hardly.length < 3) return null;
+  return {
+    verb: "slim", urgency: "when convenient", sureness: hardly.length > 3 ? "sure" : "likely",
+    says: `Hardly opened on ${hardly.length} of its last ${count(lately.length, "trip")}. Take out what stayed shut; the rest keeps its place.`,
+    rule: "A kit is slimmed, not dropped, when it was hardly used or unused on three of the last four trips that called for it.",
+    evidence: [{ text: "hardly used or unused", trips: hardly }],
+  };
+}
+
+/** Of things worn in turn, the one that had no turn while two others had theirs. */
+function spareInTurn(one: Case): Finding | null {
+  const { item, kind, book, marked } = one;
+  if (!kind.inTurn || isTooLight(one)) return null;
+  const others = book.items.filter((other) => other.kind === item.kind && other.id !== item.id);
+  const used = new Map(others.map((other) => [other, new Set(book.carriedOf(other.id).filter(({ mark }) => mark?.use === "used").map(({ outing }) => outing.trip.id))]));
+  const spare = marked.filter(({ outing, mark }) => mark.use === "unused" && others.filter((other) => used.get(other)!.has(outing.trip.id)).length >= 2).map(({ outing }) => outing.trip.id);
+  const turns = marked.filter(({ mark }) => mark.use === "used").length;
+  if (spare.length < 3 || spare.length <= turns) return null;
+  const names = others.filter((other) => used.get(other)!.has(spare.at(-1)!)).map(aThing);
+  return {
+    verb: "slim", urgency: "before next trip", sureness: "likely", saves: item.weight?.g ?? 0,
+    says: `${count(names.length + 1, "such thing")} went along and ${names.length} took turns; this one had none ${onTrips(spare, one)}. Leave this one: ${names.join(" and ")} were enough.`,
+    rule: `Of three worn in turn where two were used, one stays home: unused on ${spare.length} such trips (three are asked for), used on ${turns}.`,
+    evidence: [{ text: `unused while two others were used ${onTrips(spare, one)}`, trips: spare }],
   };
 }
 
@@ -30,12 +93,13 @@ function thirdOfAJob(one: Case): Finding | null {
   if (!item.cover && item.consequence !== "danger") return null;
   for (const job of item.jobs.filter((each) => TRIPLED_JOBS.includes(each))) {
     const ahead = one.rivals.filter((rival) => rival.job === job && (rival.usedTrips > totals.used.trips || (rival.usedTrips === totals.used.trips && (rival.item.weight?.g ?? 0) < (item.weight?.g ?? 0))));
-    if (ahead.length <= Math.max(1, school.backups(job))) continue;
+    const allowed = Math.max(1, backupsFor(school, job));
+    if (ahead.length <= allowed) continue;
     return {
-      verb: "slim", urgency: "when convenient", sureness: "perhaps",
-      says: `${count(ahead.length + 1, "thing")} in the pack to ${job}; this one is used least. One and a backup are enough: this is the one to leave, if any.`,
+      verb: "slim", urgency: "when convenient", sureness: "perhaps", saves: item.weight?.g ?? 0,
+      says: `${count(ahead.length + 1, "thing")} in the pack to ${job === "light" ? "give light" : job === "fire" ? "make fire" : job}; this one is used least. One and ${allowed === 1 ? "a backup" : `${allowed} backups`} are enough: this is the one to leave, if any.`,
+      rule: `The ${school.name} school allows ${count(allowed, "backup")} for this job, and ${count(ahead.length, "other thing")} that ${ahead.length === 1 ? "does" : "do"} it ${ahead.length === 1 ? "is" : "are"} used more, or as much and lighter.`,
       evidence: [{ text: `also for this: ${ahead.map((rival) => rival.item.name).join(", ")}`, trips: [] }],
-      flips: "A trip on which one of the others fails and this is used.",
       caution: "Keep two ways, of different sorts, for anything you can't do without.",
     };
   }

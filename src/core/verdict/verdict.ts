@@ -18,11 +18,13 @@ export interface Finding {
   /** One sentence of plain evidence, then the advice. */
   readonly says: string;
   readonly evidence: readonly Evidence[];
-  /** The nearest thing that would change it. */
-  readonly flips: string;
+  /** The rule that spoke, and the line it was held against. */
+  readonly rule: string;
   readonly caution?: string;
   /** For "bring only when": what calls for it. */
   readonly when?: readonly Trigger[];
+  /** Grams that following it takes out of the pack. */
+  readonly saves?: number;
 }
 
 /** What hangs on it: weight saved by leaving it, weight lugged for nothing so far, money. */

@@ -1,4 +1,7 @@
-import type { Case, Trouble } from "./case";
+import type { FullItem } from "../kinds";
+import type { ReadingRule } from "../wear/reading-trend";
+import type { Case } from "./case";
+import type { Trouble } from "./history";
 import { count, sayDistance } from "../units/speak";
 import type { Units } from "../units/speak";
 import type { Trigger, TripId, WearUnit } from "../model";
@@ -17,12 +20,18 @@ export function sayWear(wear: number, unit: WearUnit, units: Units): string {
   }
 }
 
+/** A reading with its unit: "2.4 mm", "3 of 5". */
+export const sayReading = ({ unit }: Pick<ReadingRule, "unit">, value: number) => `${Math.round(value * 100) / 100}\u00a0${unit}`;
+
 /** What is left, as a person would say it: "about 90 km left, 40 to 150 km". */
 export function sayLeft({ item, left, book }: Pick<Case, "item" | "left" | "book">): string {
   if (!left) return "no life to count down";
   const say = (wear: number) => sayWear(wear, item.wears, book.settings.units);
   return `about ${say(left.median)} left, ${say(left.low)} to ${say(left.high)} (80\u00a0%)`;
 }
+
+/** A thing's name inside a sentence: its capital goes, unless it is all capitals. */
+export const aThing = ({ name }: Pick<FullItem, "name">) => (/^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name);
 
 /** "on Long Quill", "on 3 trips". */
 export function onTrips(trips: readonly TripId[], { book }: Pick<Case, "book">): string {

@@ -1,12 +1,15 @@
-import { kindOf, type FullItem } from "../kinds";
+import { CONDITION, type FullItem } from "../kinds";
+import { groupBy } from "../ledger/group";
 import type { Book, NextOuting } from "../ledger/book";
 import { marked } from "../ledger/book";
-import { TERRAIN_WEAR, type Totals } from "../ledger/totals";
+import { TYPICAL_WET_SHARE, type Totals } from "../ledger/totals";
 import type { ItemId } from "../model";
-import { chanceToLast, wearLeft, type LifeBelief } from "./chance-to-last";
-import { believe, type Life } from "./life-belief";
+import { lastingByLife, lastingByReadings, type Lasting } from "./lasting";
+import { believe, believeOfUnknownPast, blendLasts, wornBefore, type Life, type LifeBlend } from "./life-belief";
+import { readingTrend, type ReadingRule, type ReadingTrend } from "./reading-trend";
+import type { Point } from "./theil-sen";
 
-/** What is left in an item, in its wear unit: a median and an 80 % interval. */
+/** What is left in an item, in its wear unit: a median and an 80 % interval, and the chance to last any further wear. */
 export interface Left {
   readonly worn: number;
   readonly low: number;
@@ -15,56 +18,102 @@ export interface Left {
   /** Wear that the next trip would add, and the chance, 0 to 1, that it gives out before that trip ends. */
   readonly nextTrip: number;
   readonly givesOut: number;
-  /** Lives of this kind in the owner's log that the belief rests on: worn out, and all. */
-  readonly lives: { readonly wornOut: number; readonly all: number };
-  readonly belief: LifeBelief;
+  /** The chance to last so much more: the life model joined with the readings, and the life model alone. */
+  readonly lasts: (further: number) => number;
+  readonly lastsByLife: (further: number) => number;
+  /** Trends that are joined with the life model. */
+  readonly trends: readonly ReadingTrend[];
+  /** Lives of this kind in the owner's log that the belief rests on, and the chance that one of the kind, new, lasts so long. */
+  readonly lives: readonly Life[];
+  readonly kindLasts: (wear: number) => number;
 }
 
-export type Lives = ReadonlyMap<string, readonly Life[]>;
+export const wornOutOf = (lives: readonly Life[]) => lives.filter((life) => life.wornOut).length;
 
-/** Every life of each kind in the log. An item of unknown past says nothing about how long its kind lasts. */
-export function livesByKind(book: Book, ledger: ReadonlyMap<ItemId, Totals>): Lives {
-  const lives = new Map<string, Life[]>();
-  for (const item of book.items) {
-    if (!kindOf(item).life || item.past === "unknown" || item.wears !== kindOf(item).wears) continue;
-    const list = lives.get(item.kind) ?? [];
-    list.push({ wear: ledger.get(item.id)!.wear, wornOut: isWornOut(item, book) });
-    lives.set(item.kind, list);
-  }
-  return lives;
+/** What is believed of a kind, and the owner's own lives that it rests on. */
+export interface KindBelief {
+  readonly lives: readonly Life[];
+  readonly blend: LifeBlend;
 }
+export type Beliefs = ReadonlyMap<string, KindBelief>;
+
+/** What each kind's lives in the log say. An item of unknown past says nothing about how long its kind lasts. */
+export function beliefsOf(book: Book, ledger: ReadonlyMap<ItemId, Totals>, items: readonly FullItem[] = book.items): Beliefs {
+  return new Map([...groupBy(items.filter(hasLife), (item) => item.kind)].map(([kind, its]) => {
+    const lives = its.filter((item) => item.past !== "unknown" || item.opening !== null).map((item) => ({ wear: ledger.get(item.id)!.wear, wornOut: isWornOut(item, book) }));
+    return [kind, { lives, blend: believe(its[0]!.rules.life!, lives) }];
+  }));
+}
+
+const hasLife = (item: FullItem) => item.rules.life !== null && item.wears === item.rules.wears;
 
 /** Worn out, as opposed to lost, broken by mishap, of a bad make, or put away: only this teaches the life of its kind. */
 function isWornOut(item: FullItem, book: Book): boolean {
   if (item.state === "worn out") return true;
-  const last = marked(book.carriedOf(item.id)).at(-1)?.mark;
-  return last?.trouble === "worn out" || (item.state !== "active" && last?.trouble === "failed" && last.cause === "worn");
+  const last = marked(book.carriedOf(item.id)).at(-1);
+  if (last?.mark.trouble === "worn out") return true;
+  const mended = book.entriesOf(item.id).some((entry) => entry.what === "repair" && entry.on >= (last?.outing.trip.ends ?? ""));
+  return last?.mark.trouble === "failed" && last.mark.cause === "worn" && !mended;
 }
 
 /** Null where the kind has no life to speak of (dates, contents). */
-export function leftIn(item: FullItem, totals: Totals, book: Book, lives: Lives): Left | null {
-  const rule = kindOf(item).life;
-  if (!rule || item.wears !== kindOf(item).wears) return null;
-  const known = lives.get(item.kind) ?? [];
-  // Of an unknown past, half a typical life is assumed gone, and the rule of thumb is trusted half as much.
+export function leftIn(item: FullItem, totals: Totals, readings: readonly Readings[], { next }: Pick<Book, "next">, beliefs: Beliefs): Left | null {
+  const believed = hasLife(item) ? beliefs.get(item.kind) : undefined;
+  if (!believed) return null;
   const unknown = item.past === "unknown" && item.opening === null;
-  const worn = totals.wear + (unknown ? rule.median / 2 : 0);
-  const belief = believe(unknown ? { ...rule, a: rule.a / 2 } : rule, unknown ? [...known, { wear: worn, wornOut: false }] : known);
-  const nextTrip = wearOn(item, book.next);
+  const blend = unknown ? believeOfUnknownPast(believed.blend, item.rules.life!.median, totals.wear) : believed.blend;
+  const byLife = lastingByLife(blend, totals.wear);
+  const trends = readings.flatMap(({ rule, points }) => readingTrend(rule, points, totals.wear) ?? []);
+  const lasting: Lasting = lastingByReadings(byLife, trends);
+  const nextTrip = wearOn(item, next);
   return {
-    worn, belief, nextTrip,
-    low: wearLeft(belief, worn, 0.9),
-    median: wearLeft(belief, worn, 0.5),
-    high: wearLeft(belief, worn, 0.1),
-    givesOut: 1 - chanceToLast(belief, { worn, further: nextTrip }),
-    lives: { wornOut: known.filter((life) => life.wornOut).length, all: known.length },
+    worn: totals.wear + wornBefore(blend), nextTrip, trends,
+    low: lasting.left(0.9), median: lasting.left(0.5), high: lasting.left(0.1),
+    givesOut: 1 - lasting.chance(nextTrip),
+    lasts: lasting.chance, lastsByLife: byLife.chance,
+    lives: believed.lives,
+    kindLasts: (wear) => blendLasts(believed.blend, 0, wear),
   };
+}
+
+/** One thing measured on an item, against the wear at which it was. */
+export interface Readings {
+  readonly rule: ReadingRule;
+  readonly points: readonly Point[];
+  /** The day of the last. */
+  readonly last: string;
+}
+
+/**
+ * An item's readings since it was last mended or serviced, as that lifts them. Those of its trips, and those taken between.
+ * Only what its kind has a limit for; the owner's grade of its condition counts for whatever wears.
+ */
+export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings[] {
+  if (item.rules.readings.length === 0) return [];
+  const entries = book.entriesOf(item.id);
+  const lifted = entries.findLast((entry) => entry.what === "service" || entry.what === "repair" || entry.what === "wash")?.on ?? "";
+  const atFirst = totals.wear - totals.wearByTrip.reduce((sum, trip) => sum + trip.wear, 0);
+  let wear = atFirst;
+  const taken = totals.wearByTrip.map(({ carried: { outing, mark }, wear: added }) => {
+    wear += added;
+    return { on: outing.trip.ends, x: wear, condition: mark.condition, reading: mark.reading };
+  });
+  const wearBy = (day: string) => taken.findLast((each) => each.on <= day)?.x ?? atFirst;
+  const between = entries.filter((entry) => entry.condition !== null || entry.reading !== null).map((entry) => ({ on: entry.on, x: wearBy(entry.on), condition: entry.condition, reading: entry.reading }));
+  const all = [...taken, ...between].filter(({ on }) => on >= lifted).sort((a, b) => a.on.localeCompare(b.on));
+  return item.rules.readings.flatMap((rule) => {
+    const of = all.flatMap((each) => {
+      const y = rule.what === CONDITION.what ? each.condition : each.reading?.what === rule.what ? each.reading.value : null;
+      return y === null ? [] : [{ x: each.x, y, on: each.on }];
+    });
+    return of.length ? [{ rule, points: of.map(({ x, y }) => ({ x, y })), last: of.at(-1)!.on }] : [];
+  });
 }
 
 /** Wear that an outing would add if the item is used throughout, on mixed ground and with some rain. */
 function wearOn(item: FullItem, { metres, nights, days }: NextOuting): number {
-  if (item.wears === "m") return metres * TERRAIN_WEAR.mixed;
+  if (item.wears === "m") return metres;
   if (item.wears === "nights") return nights;
-  if (item.wears === "wet days") return days * 0.4;
-  return kindOf(item).perNight * Math.max(nights, days / 2);
+  if (item.wears === "wet days") return days * TYPICAL_WET_SHARE;
+  return item.rules.perNight * Math.max(nights, days / 2);
 }

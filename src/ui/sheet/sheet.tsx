@@ -59,17 +59,24 @@ export function Sheet({ data }: { data: SheetData }) {
 
   const focusCell = useCallback((to: Place) => {
     const target = rowsOnly[to.row];
-    if (!target) return;
+    const frame = scroller.current;
+    if (!target || !frame) return;
     place.current = to;
+    const find = () => frame.querySelector<HTMLElement>(`[data-cell="${to.row}:${to.trip}"]`);
+    const focus = (cell: HTMLElement) => {
+      frame.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
+      cell.setAttribute("tabindex", "0");
+      cell.focus({ preventScroll: true });
+      keepInView(frame, cell);
+    };
+    const drawn = find();
+    if (drawn) return focus(drawn);
     rows.scrollToIndex(target.index, { align: "auto" });
     columns.scrollToIndex(to.trip, { align: "auto" });
-    // The cell may only be drawn once the scroll has happened.
+    // The cell is only drawn once the scroll has happened.
     requestAnimationFrame(() => {
-      const element = scroller.current?.querySelector<HTMLElement>(`[data-cell="${to.row}:${to.trip}"]`);
-      scroller.current?.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
-      element?.setAttribute("tabindex", "0");
-      element?.focus({ preventScroll: true });
-      if (element) keepInView(scroller.current!, element);
+      const cell = find();
+      if (cell) focus(cell);
     });
   }, [rowsOnly, rows, columns]);
 
@@ -168,14 +175,16 @@ function nameOnHover({ target }: React.MouseEvent) {
 
 const clamp = (n: number, length: number) => Math.max(0, Math.min(length - 1, n));
 
-/** Scrolls a cell out from under the columns that stay put at either side. */
+/** Scrolls a cell into view, out from under the head and the columns that stay put at either side. */
 function keepInView(scroller: HTMLElement, cell: HTMLElement) {
   const box = scroller.getBoundingClientRect();
   const at = cell.getBoundingClientRect();
   const [left, right] = ["[data-fixed=left]", "[data-fixed=right]"].map((side) => cell.parentElement?.parentElement?.querySelector<HTMLElement>(side)?.getBoundingClientRect());
   const from = Math.max(box.left, left?.right ?? box.left);
   const to = Math.min(box.right, right && right.left > from ? right.left : box.right);
-  if (at.left < from) scroller.scrollBy({ left: at.left - from });
-  else if (at.right > to) scroller.scrollBy({ left: at.right - to });
+  const head = scroller.querySelector("[data-fixed=top]")?.getBoundingClientRect().bottom ?? box.top;
+  const past = (start: number, end: number, low: number, high: number) => (start < low ? start - low : end > high ? end - high : 0);
+  const by = { left: past(at.left, at.right, from, to), top: past(at.top, at.bottom, head, box.bottom) };
+  if (by.left !== 0 || by.top !== 0) scroller.scrollBy(by);
 }
 

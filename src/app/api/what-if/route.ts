@@ -1,0 +1,23 @@
+import { z } from "zod";
+import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
+import { whatIf } from "@/core/verdict/what-if";
+import { readBook } from "../../book";
+
+const Supposed = z.object({
+  school: SchoolName.optional(),
+  next: z.object({
+    days: z.number("Write the days as a number.").min(1, "At least one day.").max(731, "Two years at most."),
+    metres: z.number("Write the distance as a number.").min(0, "It can't be below zero.").max(2e7, "That is further than can be walked."),
+  }).optional(),
+  mark: z.object({ trip: TripId, item: ItemId, mark: Mark.nullable() }).optional(),
+});
+
+/** Which verdicts would change under a supposition. Nothing is kept. */
+export async function POST(request: Request): Promise<Response> {
+  const asked = Supposed.safeParse(await request.json().catch(() => null));
+  if (!asked.success) return Response.json({ fields: Object.fromEntries(asked.error.issues.map(({ path, message }) => [path.join("."), message])) }, { status: 400 });
+  const { school, next, mark } = asked.data;
+  const { surveyed, judgements } = await readBook();
+  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: null, days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
+  return Response.json(changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })));
+}

@@ -1,0 +1,101 @@
+import { chanceQuantile, meanChance } from "../evidence/use-chance";
+import type { FullItem } from "../kinds";
+import type { TripId, WearUnit } from "../model";
+import { percent } from "../units/speak";
+import { METRES_PER_MILE } from "../units/quantity";
+import type { Units } from "../units/speak";
+import { kaplanMeier } from "../wear/kaplan-meier";
+import { wornOutOf, type Left } from "../wear/wear-left";
+import type { Survey } from "./case";
+import { nearestFlip, sayFlip } from "./flip";
+import type { Judgement, Verdict } from "./judge";
+import { sayLeft, sayReading } from "./words";
+
+/** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
+interface ChancePoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The life of an item as curves, in the owner's unit of wear. */
+export interface LifeCurves {
+  readonly unit: string;
+  readonly now: number;
+  readonly next: number;
+  /** Chance that one of its kind, new, lasts so long; the share of the owner's own lives that did; and this one's chance from today. */
+  readonly kind: readonly ChancePoint[];
+  readonly own: readonly ChancePoint[];
+  readonly this: readonly ChancePoint[];
+  readonly words: string;
+}
+
+/** The whole argument of a verdict, in words and numbers. */
+export interface Argument {
+  readonly rule: string;
+  readonly evidence: readonly { readonly text: string; readonly trips: readonly { readonly id: TripId; readonly name: string }[] }[];
+  readonly wanted: string;
+  readonly worn: readonly string[];
+  readonly worth: string | null;
+  readonly school: string;
+  readonly flip: string;
+  readonly life: LifeCurves | null;
+}
+
+/** Puts the argument together. Asking what would change it judges the item some dozens of times, so it is done for one verdict at a time. */
+export function argue(judgement: Judgement, verdict: Verdict, surveyed: Survey): Argument {
+  const { case: one } = judgement;
+  const { item, book, left, school, worth, tripChance, rivals } = one;
+  const names = new Map(book.outings.map(({ trip }) => [trip.id, trip.name]));
+  const stand = rivals.filter((rival) => rival.insteadOn.length > rival.together / 2).map((rival) => rival.item.name);
+  return {
+    rule: verdict.rule,
+    evidence: verdict.evidence.map(({ text, trips }) => ({ text, trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: names.get(id)! }] : [])) })),
+    wanted: sayWanted(judgement),
+    worn: left ? sayWorn(left, judgement) : [],
+    worth: worth === null ? null : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and a ${item.consequence} to lack${stand.length ? `, though only if the ${stand.join(" or ")} fails` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
+    school: `${school.name}: ${school.motto}`,
+    flip: sayFlip(nearestFlip(judgement, verdict, surveyed)),
+    life: left && lifeCurves(item, left, book.settings.units, sayLeft(one)),
+  };
+}
+
+function sayWanted({ case: { use, school, book } }: Judgement): string {
+  const { uses, misses } = use.called;
+  const called = use.calledTrips.length;
+  const idle = use.uncalledTrips.length ? ` Without a call: ${round(use.uncalled.uses)} of ${round(use.uncalled.uses + use.uncalled.misses)} chances, on ${use.uncalledTrips.length} of ${book.outings.length} trips.` : "";
+  if (called === 0) return `Never called for yet.${idle}`;
+  return `When called for, ${round(uses)} of ${round(uses + misses)} chances taken, on ${called} ${called === 1 ? "trip" : "trips"} (a trip gives one chance, and one more for each full week out; half if cut short; “hardly” counts a quarter). So ${percent(meanChance(use.called))} to expect, and four to one below ${percent(chanceQuantile(use.called, 0.8))}; the line is ${percent(school.dropLine)}.${idle}`;
+}
+
+const round = (chances: number) => Math.round(chances * 10) / 10;
+
+function sayWorn(left: Left, { case: one }: Judgement): string[] {
+  const { item, book, kind } = one;
+  const over = wornOutOf(left.lives);
+  const own = over ? `${over} of your own ${left.lives.length} worn out so far` : "none of yours has worn out yet";
+  return [
+    `${sayLeft(one)}; ${percent(left.givesOut)} likely to give out on ${book.next.name ?? "a trip like your last five"}, where the line is ${percent(book.rules.tooLikely[item.consequence])}.`,
+    `From the rule of thumb for ${kind.id} (half last ${Math.round(wearNumber(kind.life!.median, item.wears, book.settings.units))} ${wearUnitName(item.wears, book.settings.units)}, shape ${kind.life!.k}), and ${own}.`,
+    ...left.trends.map(({ rule, points, level, slope }) => `${rule.what}: ${points.map(({ y }) => Math.round(y * 10) / 10).join(", ")}; by the robust line ${sayReading(rule, Math.round(level * 10) / 10)} now, ${slope < 0 ? `reaching ${sayReading(rule, rule.limit)} in about ${Math.round(wearNumber(Math.max(0, (rule.limit - level) / slope), item.wears, book.settings.units))} ${wearUnitName(item.wears, book.settings.units)}` : "holding steady"}. By the life model alone ${percent(1 - left.lastsByLife(left.nextTrip))} to give out.`),
+  ];
+}
+
+/** Wear as a bare number in the owner's unit, for charts. */
+export const wearNumber = (wear: number, unit: WearUnit, units: Units) => (unit === "m" ? wear / (units.distance === "km" ? 1000 : METRES_PER_MILE) : wear);
+export const wearUnitName = (unit: WearUnit, units: Units) => (unit === "m" ? units.distance : unit);
+
+const STEPS = 60;
+
+function lifeCurves(item: FullItem, left: Left, units: Units, words: string): LifeCurves {
+  const ended = kaplanMeier(left.lives);
+  const end = Math.max(left.worn + left.high, left.worn + left.nextTrip, ended.at(-1)?.wear ?? 0) * 1.15;
+  const show = (wear: number) => wearNumber(wear, item.wears, units);
+  const steps = Array.from({ length: STEPS + 1 }, (_, n) => (end * n) / STEPS);
+  return {
+    unit: wearUnitName(item.wears, units), now: show(left.worn), next: show(left.worn + left.nextTrip), words,
+    kind: steps.map((wear) => ({ x: show(wear), y: left.kindLasts(wear) })),
+    // Each step down is drawn as a step.
+    own: ended.flatMap(({ wear, lasts }, n) => [{ x: show(wear), y: ended[n - 1]?.lasts ?? 1 }, { x: show(wear), y: lasts }]),
+    this: [{ x: show(left.worn), y: 1 }, ...steps.filter((wear) => wear > left.worn).map((wear) => ({ x: show(wear), y: left.lasts(wear - left.worn) }))],
+  };
+}
