@@ -20,6 +20,7 @@ export interface Case {
   readonly book: Book;
   readonly school: School;
   readonly totals: Totals;
+  /** Null where nothing wears, and of what is no longer in use. */
   readonly left: Left | null;
   readonly readings: readonly Readings[];
   readonly use: UseEvidence;
@@ -89,11 +90,11 @@ export function openCase(item: FullItem, { book, totals: ledgers, marks, beliefs
   const rivals = rivalsOf(item, mates, marksOf);
   const tripChance = chanceOnTrip(use);
   const readings = readingsOf(item, totals, book);
+  const state = stateOf(item, own);
   return {
     item, book, use, totals, rivals, tripChance, kind: item.rules, school: book.rules.school,
-    state: stateOf(item, own),
-    readings,
-    left: leftIn(item, totals, readings, book, beliefs),
+    state, readings,
+    left: state === "active" ? leftIn(item, totals, readings, book, beliefs) : null,
     marked: own,
     history: historyOf(item, book, own),
     successor: successorOf(item, byKind, marksOf),

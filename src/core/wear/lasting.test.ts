@@ -1,11 +1,11 @@
 import { expect, test } from "vitest";
-import { lastingByLife, lastingByReadings } from "./lasting";
-import { believe, believeOfUnknownPast, blendLasts, blendLeft, wornBefore } from "./life-belief";
+import { lastingAlone, lastingByReadings } from "./lasting";
+import { believe, believeOfUnknownPast, blendLasts, blendLeft, kindLasting, wornBefore } from "./life-belief";
 import { readingTrend } from "./reading-trend";
 
 const TREAD = { what: "tread", unit: "mm", limit: 1.5, error: 0.3 };
 const rule = { median: 700, k: 3.5, a: 3 };
-const at = (worn: number) => lastingByLife(believe(rule, [{ wear: worn, wornOut: false }]), worn);
+const at = (worn: number) => lastingAlone(believe(rule, [{ wear: worn, wornOut: false }]), worn);
 const treads = (per100: number, worn: number) => readingTrend(TREAD, [0, 100, 200, 300, 400].filter((x) => x <= worn).map((x) => ({ x, y: 5 - (per100 * x) / 100 })), worn)!;
 
 test("fewer than three readings draw no trend", () => {
@@ -42,4 +42,11 @@ test("an unknown past leaves less, and less surely", () => {
   expect(wornBefore(unknown)).toBeGreaterThan(100);
   const width = (blend: typeof known) => blendLeft(blend, 50, 0.1) / blendLeft(blend, 50, 0.9);
   expect(width(unknown)).toBeGreaterThan(width(known));
+});
+
+test("a kind's closed form says what the blend says", () => {
+  const blend = believe(rule, [{ wear: 420, wornOut: true }, { wear: 300, wornOut: false }]);
+  const { chance, left } = kindLasting(blend)(300);
+  expect(chance(120)).toBeCloseTo(blendLasts(blend, 300, 120), 12);
+  for (const q of [0.1, 0.5, 0.9]) expect(left(q)).toBeCloseTo(blendLeft(blend, 300, q), 5);
 });

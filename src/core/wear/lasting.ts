@@ -9,8 +9,8 @@ export interface Lasting {
   readonly left: (q: number) => number;
 }
 
-/** By the life model alone. */
-export const lastingByLife = (blend: LifeBlend, worn: number): Lasting => ({
+/** By the life model alone, of a thing whose belief is its own: its past is unknown. */
+export const lastingAlone = (blend: LifeBlend, worn: number): Lasting => ({
   chance: (further) => blendLasts(blend, worn, further),
   left: (q) => blendLeft(blend, worn, q),
 });

@@ -13,8 +13,8 @@ interface WeightedBelief extends LifeBelief {
   readonly before: number;
 }
 
-/** What is believed of a kind's life: a blend of beliefs whose weights add up to 1. */
-export type LifeBlend = readonly WeightedBelief[];
+/** What is believed of a kind's life: beliefs of one shape whose weights add up to 1. */
+export type LifeBlend = readonly [WeightedBelief, ...WeightedBelief[]];
 
 /**
  * How far an owner's lives may stray from the rule of thumb, in logarithms: most owners are near it, a few far off, which is
@@ -57,7 +57,7 @@ export function believeOfUnknownPast(blend: LifeBlend, median: number, worn: num
 function weighed(parts: readonly (LifeBelief & { before: number; logWeight: number })[]): LifeBlend {
   const top = Math.max(...parts.map((part) => part.logWeight));
   const total = parts.reduce((sum, part) => sum + Math.exp(part.logWeight - top), 0);
-  return parts.map(({ logWeight, ...part }) => ({ ...part, weight: Math.exp(logWeight - top) / total }));
+  return parts.map(({ logWeight, ...part }) => ({ ...part, weight: Math.exp(logWeight - top) / total })) as [WeightedBelief, ...WeightedBelief[]];
 }
 
 /** Chance, 0 to 1, that an item worn to `worn` since its log began lasts `further` more. */
@@ -71,13 +71,38 @@ export const wornBefore = (blend: LifeBlend) => blend.reduce((sum, part) => sum 
 /** Further wear that is reached with probability `q`: {@link blendLasts} solved for `further`. */
 export function blendLeft(blend: LifeBlend, worn: number, q: number): number {
   const each = blend.map((part) => wearLeft(part, part.before + worn, q));
-  // The blend's answer lies among those of its parts; false position (the Illinois rule) finds it in a few steps.
-  let [low, high] = [Math.min(...each), Math.max(...each)];
-  const miss = (further: number) => Math.log(blendLasts(blend, worn, further) / q);
-  let [atLow, atHigh] = [miss(low), miss(high)];
+  // The blend's answer lies among those of its parts.
+  return falsePosition((further) => Math.log(blendLasts(blend, worn, further) / q), Math.min(...each), Math.max(...each));
+}
+
+/**
+ * {@link blendLasts} and {@link blendLeft} of a kind, for its items whose past is known. What a chance asks for is a growth of
+ * wear^k, the same for all of them: it is found once for the kind, and each item's answer is then in closed form.
+ */
+export function kindLasting(blend: LifeBlend): (worn: number) => { chance: (further: number) => number; left: (q: number) => number } {
+  const [{ k }] = blend;
+  const chanceOf = (growth: number) => blend.reduce((sum, { weight, a, b }) => sum + weight * (b / (b + growth)) ** a, 0);
+  const known = new Map<number, number>();
+  const growthOf = (q: number) => {
+    const found = known.get(q);
+    if (found !== undefined) return found;
+    const each = blend.map(({ a, b }) => b * (q ** (-1 / a) - 1));
+    const growth = falsePosition((asked) => Math.log(chanceOf(asked) / q), Math.min(...each), Math.max(...each));
+    known.set(q, growth);
+    return growth;
+  };
+  return (worn) => {
+    const sofar = worn ** k;
+    return { chance: (further) => chanceOf((worn + further) ** k - sofar), left: (q) => (sofar + growthOf(q)) ** (1 / k) - worn };
+  };
+}
+
+/** Where a falling function is 0, between `low` (where it is 0 or more) and `high`: false position by the Illinois rule. */
+function falsePosition(fall: (x: number) => number, low: number, high: number): number {
+  let [atLow, atHigh] = [fall(low), fall(high)];
   for (let step = 0; step < 60 && high - low > 1e-9 * high && atLow !== atHigh; step++) {
     const next = high - (atHigh * (high - low)) / (atHigh - atLow);
-    const atNext = miss(next);
+    const atNext = fall(next);
     if (Math.abs(atNext) < 1e-12) return next;
     if (atNext > 0) {
       [low, atLow] = [next, atNext];

@@ -4,8 +4,8 @@ import type { Book, NextOuting } from "../ledger/book";
 import { marked } from "../ledger/book";
 import { TYPICAL_WET_SHARE, type Totals } from "../ledger/totals";
 import type { ItemId } from "../model";
-import { lastingByLife, lastingByReadings, type Lasting } from "./lasting";
-import { believe, believeOfUnknownPast, blendLasts, wornBefore, type Life, type LifeBlend } from "./life-belief";
+import { lastingAlone, lastingByReadings, type Lasting } from "./lasting";
+import { believe, believeOfUnknownPast, kindLasting, wornBefore, type Life, type LifeBlend } from "./life-belief";
 import { readingTrend, type ReadingRule, type ReadingTrend } from "./reading-trend";
 import type { Point } from "./theil-sen";
 
@@ -34,6 +34,7 @@ export const wornOutOf = (lives: readonly Life[]) => lives.filter((life) => life
 export interface KindBelief {
   readonly lives: readonly Life[];
   readonly blend: LifeBlend;
+  readonly lasting: (worn: number) => Lasting;
 }
 export type Beliefs = ReadonlyMap<string, KindBelief>;
 
@@ -41,7 +42,8 @@ export type Beliefs = ReadonlyMap<string, KindBelief>;
 export function beliefsOf(book: Book, ledger: ReadonlyMap<ItemId, Totals>, items: readonly FullItem[] = book.items): Beliefs {
   return new Map([...groupBy(items.filter(hasLife), (item) => item.kind)].map(([kind, its]) => {
     const lives = its.filter((item) => item.past !== "unknown" || item.opening !== null).map((item) => ({ wear: ledger.get(item.id)!.wear, wornOut: isWornOut(item, book) }));
-    return [kind, { lives, blend: believe(its[0]!.rules.life!, lives) }];
+    const blend = believe(its[0]!.rules.life!, lives);
+    return [kind, { lives, blend, lasting: kindLasting(blend) }];
   }));
 }
 
@@ -61,18 +63,18 @@ export function leftIn(item: FullItem, totals: Totals, readings: readonly Readin
   const believed = hasLife(item) ? beliefs.get(item.kind) : undefined;
   if (!believed) return null;
   const unknown = item.past === "unknown" && item.opening === null;
-  const blend = unknown ? believeOfUnknownPast(believed.blend, item.rules.life!.median, totals.wear) : believed.blend;
-  const byLife = lastingByLife(blend, totals.wear);
+  const own = unknown ? believeOfUnknownPast(believed.blend, item.rules.life!.median, totals.wear) : null;
+  const byLife = own ? lastingAlone(own, totals.wear) : believed.lasting(totals.wear);
   const trends = readings.flatMap(({ rule, points }) => readingTrend(rule, points, totals.wear) ?? []);
   const lasting: Lasting = lastingByReadings(byLife, trends);
   const nextTrip = wearOn(item, next);
   return {
-    worn: totals.wear + wornBefore(blend), nextTrip, trends,
+    worn: totals.wear + (own ? wornBefore(own) : 0), nextTrip, trends,
     low: lasting.left(0.9), median: lasting.left(0.5), high: lasting.left(0.1),
     givesOut: 1 - lasting.chance(nextTrip),
     lasts: lasting.chance, lastsByLife: byLife.chance,
     lives: believed.lives,
-    kindLasts: (wear) => blendLasts(believed.blend, 0, wear),
+    kindLasts: believed.lasting(0).chance,
   };
 }
 

@@ -1,0 +1,174 @@
+import { Mark, Settings, type Entry, type Item, type ItemId, type Log, type Trip, type TripId } from "@/core/model";
+import { Item as ItemSchema, Trip as TripSchema } from "@/core/model";
+import { TERRAIN_WEAR } from "@/core/rules";
+import { TYPICAL_WET_SHARE } from "@/core/ledger/totals";
+import { randomFrom, seedOf } from "./random";
+import { lifeOf, type Outing, type Slot, type Walker } from "./world";
+
+/** The thing that fills a slot now, with what only the truth knows. */
+export interface Holder {
+  readonly slot: Slot;
+  readonly id: ItemId;
+  readonly nth: number;
+  readonly life: number;
+  /** True wear so far. */
+  worn: number;
+  /** Trips to come on which it goes along whatever is said, having been missed. */
+  insisted: number;
+}
+
+/** What a policy may see before a trip: the log as the walker kept it, and the trip as it is foreseen. */
+export interface Before {
+  readonly log: Log;
+  readonly outing: Outing;
+  readonly today: string;
+  readonly holders: readonly Holder[];
+  readonly walker: Walker;
+}
+
+export interface Policy {
+  /** Things to be replaced before the trip. */
+  readonly replace: (before: Before) => ReadonlySet<ItemId>;
+  /** Things to be left at home. */
+  readonly leave: (before: Before) => ReadonlySet<ItemId>;
+}
+
+/** What following a policy came to. */
+export interface Outcome {
+  readonly histories: number;
+  readonly failures: number;
+  readonly early: number;
+  /** Failures at what they cost, and the unused share of what was replaced early at its price, in euros. */
+  failureCost: number;
+  earlyCost: number;
+  /** Gram-metres of what would not have been used, left at home; things not cover. */
+  readonly savedGramMetres: number;
+  /** Times that something left at home would have been used; and of these, cover. */
+  readonly regrets: number;
+  readonly regretsOfCover: number;
+}
+
+export interface Costs {
+  readonly failure: (slot: Slot) => number;
+}
+
+const day = (date: Date) => date.toISOString().slice(0, 10);
+export const NEVER: Policy = { replace: () => new Set(), leave: () => new Set() };
+
+/** Walks all of a walker's trips, deciding by a policy before each; calls `look` then too. */
+export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: (before: Before) => void): Outcome {
+  const items: Item[] = [];
+  const trips: Trip[] = [];
+  const entries: Entry[] = [];
+  const sum = { histories: 0, failures: 0, early: 0, failureCost: 0, earlyCost: 0, savedGramMetres: 0, regrets: 0, regretsOfCover: 0 };
+  const newHolder = (slot: Slot, nth: number, acquired: string): Holder => {
+    const id = `s${slot.n}-${nth}` as ItemId;
+    items.push(ItemSchema.parse({ id, name: `${slot.kind.id} ${nth}`, kind: slot.kind.id, weight: `${slot.grams} g`, price: slot.price, acquired }));
+    sum.histories += 1;
+    return { slot, id, nth, life: lifeOf(walker, slot, nth), worn: 0, insisted: 0 };
+  };
+  const holders = walker.slots.map((slot) => {
+    for (let n = 0; n < walker.nature.retired && slot.life; n++) items.push(retired(walker, slot, n));
+    return newHolder(slot, 0, "2016-01-01");
+  });
+  for (const outing of walker.outings) {
+    const today = day(new Date(outing.starts.getTime() - 86_400_000));
+    const log: Log = { settings: Settings.parse({}), items, trips, entries, rulings: [] };
+    const before = (): Before => ({ log, outing, today, holders, walker });
+    look?.(before());
+    const replaced = policy.replace(before());
+    holders.forEach((holder, n) => {
+      if (!replaced.has(holder.id)) return;
+      sum.early += 1;
+      sum.earlyCost += holder.slot.price * Math.max(0, 1 - holder.worn / holder.life);
+      retire(items, holder.id, "retired", today);
+      holders[n] = newHolder(holder.slot, holder.nth + 1, today);
+    });
+    const left = policy.leave(before());
+    const carries: Trip["carries"] = [];
+    const missed: { what: string }[] = [];
+    holders.forEach((holder, n) => {
+      const { slot } = holder;
+      const luck = randomFrom(seedOf(walker.seed, 3, slot.n, outing.n));
+      const called = isCalled(slot, outing);
+      const used = luck.even() < (called ? slot.whenCalled : slot.otherwise);
+      const stays = left.has(holder.id) && holder.insisted === 0;
+      holder.insisted = Math.max(0, holder.insisted - 1);
+      if (stays) {
+        if (!used) sum.savedGramMetres += slot.kind.cover ? 0 : slot.grams * outing.metres;
+        else {
+          sum.regrets += 1;
+          sum.regretsOfCover += slot.kind.cover ? 1 : 0;
+          // Having been missed, it goes along again for three trips, whatever is said of it.
+          holder.insisted = 3;
+          missed.push({ what: items.find((item) => item.id === holder.id)!.name });
+        }
+        return;
+      }
+      if (used) holder.worn += wearOf(slot, outing) * Math.exp(0.1 * luck.normal());
+      const over = used && holder.worn >= holder.life;
+      carries.push({ item: holder.id, legs: null, mark: markOf(walker, holder, { used, called, over, cover: slot.kind.cover }, luck) });
+      if (!over) return;
+      sum.failures += 1;
+      sum.failureCost += failure(slot);
+      retire(items, holder.id, "worn out", day(new Date(outing.starts.getTime() + outing.days * 86_400_000)));
+      holders[n] = newHolder(slot, holder.nth + 1, day(new Date(outing.starts.getTime() + (outing.days + 1) * 86_400_000)));
+    });
+    trips.push(tripOf(walker, outing, carries, missed));
+  }
+  return sum;
+}
+
+export const isCalled = ({ kind }: Slot, { conditions, days }: Outing) => kind.triggers.some((trigger) => trigger === "always" || ((trigger === "camp time" || trigger === "darkness") && days > 1) || (conditions[trigger] ?? "none") !== "none");
+
+const WET = { none: 0.05, some: TYPICAL_WET_SHARE, strong: 0.75 } as const;
+
+/** Wear of one trip's use, in the kind's unit: as the trade counts it. */
+export function wearOf({ kind }: Slot, { metres, days, terrain, conditions }: Outing): number {
+  const nights = days - 1;
+  switch (kind.wears) {
+    case "m": return metres * (kind.terrain ? TERRAIN_WEAR[terrain] : 1);
+    case "nights": return nights;
+    case "wet days": return days * WET[conditions.rain ?? "some"];
+    default: return kind.perNight * Math.max(nights, days / 2);
+  }
+}
+
+/** The mark as this walker keeps it: sometimes missing, sometimes wrong, seldom with a word of why. */
+function markOf(walker: Walker, { slot, worn, life }: Holder, { used, called, over, cover }: { used: boolean; called: boolean; over: boolean; cover: boolean }, luck: ReturnType<typeof randomFrom>): Mark | null {
+  const { missing, wrong } = walker.nature;
+  if (over) return Mark.parse({ use: "used", trouble: "worn out", cause: "worn", condition: 0 });
+  if (luck.chance(missing)) return null;
+  const use = luck.chance(wrong) ? !used : used;
+  const graded = walker.grades && slot.life !== null && used && luck.chance(0.6);
+  return Mark.parse({
+    use: use ? (luck.chance(0.07) ? "hardly" : "used") : "unused",
+    why: !use && !called && luck.chance(0.25) ? "no call for it" : !use && cover && luck.chance(0.2) ? "cover" : null,
+    // A grade falls from 5 to 1 over the life, give or take half a grade.
+    condition: graded ? Math.max(1, Math.min(5, Math.round(5 - 4 * (worn / life) + 0.5 * luck.normal()))) : null,
+  });
+}
+
+function tripOf(walker: Walker, outing: Outing, carries: Trip["carries"], missed: readonly { what: string }[]): Trip {
+  const luck = randomFrom(seedOf(walker.seed, 4, outing.n));
+  const ends = new Date(outing.starts.getTime() + (outing.days - 1) * 86_400_000);
+  // One condition in twelve goes unnoted.
+  const conditions = Object.fromEntries(Object.entries(outing.conditions).filter(() => !luck.chance(0.08)));
+  const trip = TripSchema.parse({
+    id: `t${outing.n}`, name: `Trip ${outing.n}`, starts: day(outing.starts), ends: day(ends), cut: outing.cut, conditions, missed,
+    legs: [{ distance: `${outing.metres / 1000} km`, terrain: outing.terrain }],
+  });
+  return { ...trip, id: trip.id as TripId, carries };
+}
+
+function retire(items: Item[], id: ItemId, state: Item["state"], since: string): void {
+  const n = items.findIndex((item) => item.id === id);
+  items[n] = { ...items[n]!, state, since };
+}
+
+/** One worn out before the log began, its whole life an opening balance. */
+function retired(walker: Walker, slot: Slot, n: number): Item {
+  const life = lifeOf(walker, slot, -1 - n);
+  const opening = slot.kind.wears === "m" ? { distance: `${life / 1000} km` } : { nights: slot.kind.wears === "nights" || slot.kind.wears === "wet days" ? life : life / slot.kind.perNight };
+  return ItemSchema.parse({ id: `s${slot.n}-old${n}`, name: `${slot.kind.id} old ${n}`, kind: slot.kind.id, past: "known", opening, state: "worn out", since: "2015-12-01" });
+}
