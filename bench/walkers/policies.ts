@@ -1,5 +1,5 @@
 import { openBook, type Book } from "@/core/ledger/book";
-import type { ItemId } from "@/core/model";
+import type { ItemId, Trigger } from "@/core/model";
 import { judge, type Judgement } from "@/core/verdict/judge";
 import { wearOf, type Before, type Costs, type Holder, type Policy } from "./walk";
 import type { Slot } from "./world";
@@ -15,19 +15,29 @@ const ids = (judgements: readonly Judgement[], test: (judgement: Judgement) => b
 /** Replaces what the engine says to replace. */
 export const engineReplaces: Policy = {
   replace: (before) => ids(judged(before), ({ verdicts, case: { left } }) => left !== null && verdicts.some(({ verb }) => verb === "replace")),
-  leave: () => new Set(),
+  leave: () => new Map(),
 };
 
-/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen. */
+/** What a slimmed thing leaves at home of its weight. */
+const SLIMMED = 0.5;
+
+/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. */
 export const engineLeaves: Policy = {
   replace: () => new Set(),
-  leave: (before) => ids(judged(before), ({ verdicts }) => verdicts.some(({ verb, when }) => verb === "drop" || (verb === "bring only when" && when!.length > 0 && when!.every((trigger) => (before.outing.conditions[trigger] ?? "none") === "none")))),
+  leave: (before) => {
+    const { conditions, days } = before.outing;
+    const foreseen = (trigger: Trigger) => (trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none");
+    const shareOf = ({ verdicts, case: { state } }: Judgement) => (state !== "active" ? 0
+      : verdicts.some(({ verb, when }) => verb === "drop" || (verb === "bring only when" && when!.length > 0 && !when!.some(foreseen))) ? 1
+      : verdicts.some(({ verb }) => verb === "slim") ? SLIMMED : 0);
+    return new Map(judged(before).map((judgement) => [judgement.case.item.id, shareOf(judgement)]));
+  },
 };
 
 const those = (holders: readonly Holder[], test: (holder: Holder) => boolean): ReadonlySet<ItemId> => new Set(holders.filter(test).map(({ id }) => id));
 
 /** Replaces at the kind's median, whatever the owner's own things have done. */
-export const ageRule: Policy = { replace: ({ holders }) => those(holders, ({ slot, worn }) => slot.kind.life !== null && worn >= slot.kind.life.median), leave: () => new Set() };
+export const ageRule: Policy = { replace: ({ holders }) => those(holders, ({ slot, worn }) => slot.kind.life !== null && worn >= slot.kind.life.median), leave: () => new Map() };
 
 /** Leaves at home what was unused on its last three marks. */
 export const threeTripsRule: Policy = {
@@ -35,7 +45,8 @@ export const threeTripsRule: Policy = {
   leave: ({ log, holders }) => {
     const last = new Map<ItemId, string[]>();
     for (const trip of log.trips) for (const { item, mark } of trip.carries) if (mark) last.set(item, [...(last.get(item) ?? []), mark.use].slice(-3));
-    return those(holders, ({ id }) => { const uses = last.get(id) ?? []; return uses.length === 3 && uses.every((use) => use === "unused"); });
+    const tired = those(holders, ({ id }) => { const uses = last.get(id) ?? []; return uses.length === 3 && uses.every((use) => use === "unused"); });
+    return new Map([...tired].map((id) => [id, 1]));
   },
 };
 
@@ -55,12 +66,12 @@ export function oracle(costs: Costs): Policy {
       const dies = 1 - survives(slot, worn + more) / survives(slot, worn);
       return dies * costs.failure(slot) + (1 - dies) * unused(slot, worn + more) - unused(slot, worn) > rate * more;
     }),
-    leave: () => new Set(),
+    leave: () => new Map(),
   };
 }
 
 /** Knows the draws themselves: replaces just before the trip that would end the life. No one can; a floor. */
-export const clairvoyant: Policy = { replace: ({ holders, outing }) => those(holders, ({ slot, worn, life }) => slot.life !== null && worn > 0 && worn + wearOf(slot, outing) * 1.1 >= life), leave: () => new Set() };
+export const clairvoyant: Policy = { replace: ({ holders, outing }) => those(holders, ({ slot, worn, life }) => slot.life !== null && worn > 0 && worn + wearOf(slot, outing) * 1.1 >= life), leave: () => new Map() };
 
 const survives = ({ life }: Slot, wear: number) => 0.5 ** ((wear / life!.median) ** life!.k);
 

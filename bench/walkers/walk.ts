@@ -29,8 +29,8 @@ export interface Before {
 export interface Policy {
   /** Things to be replaced before the trip. */
   readonly replace: (before: Before) => ReadonlySet<ItemId>;
-  /** Things to be left at home. */
-  readonly leave: (before: Before) => ReadonlySet<ItemId>;
+  /** Things to be left at home, whole (1) or in part: the share of their weight that stays. */
+  readonly leave: (before: Before) => ReadonlyMap<ItemId, number>;
 }
 
 /** What following a policy came to. */
@@ -41,7 +41,7 @@ export interface Outcome {
   /** Failures at what they cost, and the unused share of what was replaced early at its price, in euros. */
   failureCost: number;
   earlyCost: number;
-  /** Gram-metres of what would not have been used, left at home; things not cover. */
+  /** Gram-metres of what would not have been used, left at home. Not cover, nothing dangerous to lack, nothing carried for joy. */
   readonly savedGramMetres: number;
   /** Times that something left at home would have been used; and of these, cover. */
   readonly regrets: number;
@@ -53,7 +53,7 @@ export interface Costs {
 }
 
 const day = (date: Date) => date.toISOString().slice(0, 10);
-export const NEVER: Policy = { replace: () => new Set(), leave: () => new Set() };
+export const NEVER: Policy = { replace: () => new Set(), leave: () => new Map() };
 
 /** Walks all of a walker's trips, deciding by a policy before each; calls `look` then too. */
 export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: (before: Before) => void): Outcome {
@@ -92,11 +92,11 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
       const luck = randomFrom(seedOf(walker.seed, 3, slot.n, outing.n));
       const called = isCalled(slot, outing);
       const used = luck.even() < (called ? slot.whenCalled : slot.otherwise);
-      const stays = left.has(holder.id) && holder.insisted === 0;
+      const share = holder.insisted === 0 ? (left.get(holder.id) ?? 0) : 0;
       holder.insisted = Math.max(0, holder.insisted - 1);
-      if (stays) {
-        if (!used) sum.savedGramMetres += slot.kind.cover ? 0 : slot.grams * outing.metres;
-        else {
+      if (!used && isBallast(slot)) sum.savedGramMetres += share * slot.grams * outing.metres;
+      if (share === 1) {
+        if (used) {
           sum.regrets += 1;
           sum.regretsOfCover += slot.kind.cover ? 1 : 0;
           // Having been missed, it goes along again for three trips, whatever is said of it.
@@ -105,9 +105,10 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
         }
         return;
       }
-      if (used) holder.worn += wearOf(slot, outing) * Math.exp(0.1 * luck.normal());
+      const hardly = used && luck.chance(0.07);
+      if (used) holder.worn += wearOf(slot, outing) * (hardly ? 0.1 : 1) * Math.exp(0.1 * luck.normal());
       const over = used && holder.worn >= holder.life;
-      carries.push({ item: holder.id, legs: null, mark: markOf(walker, holder, { used, called, over, cover: slot.kind.cover }, luck) });
+      carries.push({ item: holder.id, legs: null, mark: markOf(walker, holder, { used, hardly, called, over, cover: slot.kind.cover }, luck) });
       if (!over) return;
       sum.failures += 1;
       sum.failureCost += failure(slot);
@@ -118,6 +119,9 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
   }
   return sum;
 }
+
+/** What is weight carried for nothing when it is not used. */
+const isBallast = ({ kind: { cover, consequence, load } }: Slot) => !cover && consequence !== "danger" && load !== "hobby";
 
 export const isCalled = ({ kind }: Slot, { conditions, days }: Outing) => kind.triggers.some((trigger) => trigger === "always" || ((trigger === "camp time" || trigger === "darkness") && days > 1) || (conditions[trigger] ?? "none") !== "none");
 
@@ -135,14 +139,14 @@ export function wearOf({ kind }: Slot, { metres, days, terrain, conditions }: Ou
 }
 
 /** The mark as this walker keeps it: sometimes missing, sometimes wrong, seldom with a word of why. */
-function markOf(walker: Walker, { slot, worn, life }: Holder, { used, called, over, cover }: { used: boolean; called: boolean; over: boolean; cover: boolean }, luck: ReturnType<typeof randomFrom>): Mark | null {
+function markOf(walker: Walker, { slot, worn, life }: Holder, { used, hardly, called, over, cover }: { used: boolean; hardly: boolean; called: boolean; over: boolean; cover: boolean }, luck: ReturnType<typeof randomFrom>): Mark | null {
   const { missing, wrong } = walker.nature;
   if (over) return Mark.parse({ use: "used", trouble: "worn out", cause: "worn", condition: 0 });
   if (luck.chance(missing)) return null;
   const use = luck.chance(wrong) ? !used : used;
   const graded = walker.grades && slot.life !== null && used && luck.chance(0.6);
   return Mark.parse({
-    use: use ? (luck.chance(0.07) ? "hardly" : "used") : "unused",
+    use: use ? (hardly ? "hardly" : "used") : "unused",
     why: !use && !called && luck.chance(0.25) ? "no call for it" : !use && cover && luck.chance(0.2) ? "cover" : null,
     // A grade falls from 5 to 1 over the life, give or take half a grade.
     condition: graded ? Math.max(1, Math.min(5, Math.round(5 - 4 * (worn / life) + 0.5 * luck.normal()))) : null,

@@ -15,9 +15,11 @@ export interface Nature {
   readonly wrong: number;
   /** Share of walkers who grade the condition of what wears after a trip. */
   readonly graders: number;
+  /** Only things that wear, where nothing else is asked. */
+  readonly wearing: boolean;
 }
 
-export const USUAL: Nature = { lives: "drawn", retired: 0, shape: 1, missing: 0.06, wrong: 0.03, graders: 0.3 };
+export const USUAL: Nature = { lives: "drawn", retired: 0, shape: 1, missing: 0.06, wrong: 0.03, graders: 0.3, wearing: false };
 
 /** Spread of owners about the rule of thumb, kind by kind, as a standard deviation of logarithms. */
 const OWNER_SPREAD = 0.3;
@@ -75,8 +77,8 @@ export function walkerOf(seed: number, nature: Nature): Walker {
 /** The life of the nth thing in a slot, in its wear unit. The same under every policy. */
 export const lifeOf = ({ seed }: Walker, { n, life }: Slot, holder: number): number => (life ? drawLife(randomFrom(seedOf(seed, 2, n, holder)), life) : Infinity);
 
-function slotsOf(random: Random, { lives, shape }: Nature): Slot[] {
-  return KINDS.filter(({ id }) => GEAR[id]).map((each, n) => {
+function slotsOf(random: Random, { lives, shape, wearing }: Nature): Slot[] {
+  return KINDS.filter(({ id, life }) => GEAR[id] && (!wearing || life !== null)).map((each, n) => {
     const kind = kindOf({ kind: each.id });
     const [grams, price] = GEAR[each.id]!;
     const factor = lives === "drawn" ? Math.exp(OWNER_SPREAD * random.normal()) : lives;

@@ -62,8 +62,8 @@ const miles = (n: number) => n * METRES_PER_MILE;
 const life = (median: number, k: number): LifeRule => ({ median, k, a: 3 });
 const kind = (id: string, differs: Partial<Kind>): Kind => ({ ...PLAIN, ...differs, id, readings: [...(differs.readings ?? []), ...(differs.life ? [CONDITION] : [])] });
 
-/** The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by half a grade. Common practice, no source. */
-export const CONDITION: ReadingRule = { what: "condition", unit: "of 5", limit: 1, error: 0.5 };
+/** The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by over half a grade. Common practice, no source. */
+export const CONDITION: ReadingRule = { what: "condition", unit: "of 5", limit: 1, error: 0.6 };
 const reading = (what: string, unit: string, limit: number, error: number): ReadingRule => ({ what, unit, limit, error });
 const TREAD = reading("tread", "mm", 1.5, 0.3);
 const LOFT = reading("loft", "% of new", 70, 4);

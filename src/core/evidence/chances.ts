@@ -15,6 +15,8 @@ export interface UseEvidence {
   readonly calledUnused: readonly TripId[];
   readonly uncalledTrips: readonly TripId[];
   readonly uncalledUsed: readonly TripId[];
+  /** Left at home, and missed: as good as used when called for. */
+  readonly missed: readonly TripId[];
 }
 
 /**
@@ -29,14 +31,19 @@ function chancesOn(outing: Outing, part = 1): number {
 /** Did the trip call for the item: was one of its triggers there, or is it always wanted? */
 export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => triggers.some((trigger) => outing.calls.has(trigger));
 
-/** @param all the outings that the item was marked on, oldest first */
-export function evidenceOfUse(all: readonly Marked[], item: FullItem): UseEvidence {
+/**
+ * @param all the outings that the item was marked on, oldest first
+ * @param missed those that it was left at home on and missed
+ */
+export function evidenceOfUse(all: readonly Marked[], item: FullItem, missed: readonly Outing[]): UseEvidence {
   const called: Marked[] = [];
   const uncalled: Marked[] = [];
   for (const one of all) (wasCalled(one, item) ? called : uncalled).push(one);
   const uncalledChances = tallyUp(uncalled);
+  const calledChances = tallyUp(called);
   return {
-    called: tallyUp(called),
+    called: { ...calledChances, uses: calledChances.uses + missed.reduce((sum, outing) => sum + chancesOn(outing), 0) },
+    missed: missed.map(({ trip }) => trip.id),
     uncalled: { ...uncalledChances, misses: uncalledChances.misses + all.reduce((sum, one) => sum + chancesBeside(one), 0) },
     calledTrips: tripIds(called), calledUsed: tripIds(called.filter(inUse)), calledUnused: tripIds(called.filter((one) => !inUse(one))),
     uncalledTrips: tripIds(uncalled), uncalledUsed: tripIds(uncalled.filter(inUse)),

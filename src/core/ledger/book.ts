@@ -37,6 +37,8 @@ export interface Book {
   readonly carriedOf: (id: ItemId) => readonly Carried[];
   readonly entriesOf: (id: ItemId) => readonly Entry[];
   readonly rulingsOf: (id: ItemId) => readonly Ruling[];
+  /** Outings that it was left at home on, and missed by its name. */
+  readonly missedOf: (id: ItemId) => readonly Outing[];
   readonly item: (id: ItemId) => FullItem | undefined;
 }
 
@@ -68,12 +70,18 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   );
   const entries = groupBy([...log.entries].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (entry) => entry.item);
   const rulings = groupBy([...log.rulings].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (ruling) => ruling.item);
+  const named = new Map(items.map((item) => [item.name.trim().toLowerCase(), item.id]));
+  const missed = groupBy(outings.flatMap((outing) => outing.trip.missed.flatMap(({ what }) => {
+    const id = named.get(what.trim().toLowerCase());
+    return id && outing.trip.carries.every((carry) => carry.item !== id) ? [{ id, outing }] : [];
+  })), ({ id }) => id);
   return {
     today, settings: log.settings, rules, items, outings,
     next: nextOuting(trips, outings, today),
     carriedOf: (id) => carried.get(id) ?? [],
     entriesOf: (id) => entries.get(id) ?? [],
     rulingsOf: (id) => rulings.get(id) ?? [],
+    missedOf: (id) => missed.get(id)?.map(({ outing }) => outing) ?? [],
     item: (id) => byId.get(id),
   };
 }

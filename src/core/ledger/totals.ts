@@ -1,6 +1,6 @@
 import type { FullItem } from "../kinds";
-import type { ItemId, Mark } from "../model";
-import { type Book, marked, type Marked } from "./book";
+import { Mark as MarkSchema, type ItemId, type Mark } from "../model";
+import { type Book, type Carried, marked, type Marked } from "./book";
 
 interface Exposure {
   readonly metres: number;
@@ -64,14 +64,25 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     else if (!item.cover && item.weight) deadGramMetres += item.weight.g * outing.metres * part;
   }
   const entries = book.entriesOf(item.id);
+  const own = book.carriedOf(item.id);
+  const marks = marked(own);
   // Wear in the order it came, for the chart and for readings.
-  const wearByTrip = marked(book.carriedOf(item.id)).map((one) => ({ carried: one, wear: tripWear(item, one, book, sharers) }));
+  const wearByTrip = marks.map((one) => ({ carried: one, wear: tripWear(item, one, book, sharers) }));
   return {
     carried, used, deadGramMetres, wearByTrip,
-    wear: openingWear(item) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
+    wear: openingWear(item) + unmarkedWear(item, own, marks, book, sharers) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
 }
+
+/** Wear of trips that it went on and was not marked for: it was used on them as often as on its others. */
+function unmarkedWear(item: FullItem, own: readonly Carried[], marks: readonly Marked[], book: Book, sharers: Sharers): number {
+  if (marks.length === own.length || marks.length === 0) return 0;
+  const share = marks.reduce((sum, { mark }) => sum + USE_SHARE[mark.use], 0) / marks.length;
+  return own.reduce((sum, one) => (one.mark ? sum : sum + share * tripWear(item, { ...one, mark: USED }, book, sharers)), 0);
+}
+
+const USED = MarkSchema.parse({ use: "used" });
 
 function tripWear(item: FullItem, { outing, carry: { legs }, mark }: Marked, book: Book, sharers: Sharers): number {
   const { inTurn: shares, terrain, perNight } = item.rules;

@@ -63,8 +63,9 @@ function sayWanted({ case: { use, school, book } }: Judgement): string {
   const { uses, misses } = use.called;
   const called = use.calledTrips.length;
   const idle = use.uncalledTrips.length ? ` Without a call: ${round(use.uncalled.uses)} of ${round(use.uncalled.uses + use.uncalled.misses)} chances, on ${use.uncalledTrips.length} of ${book.outings.length} trips.` : "";
+  const missed = use.missed.length ? ` Left at home and missed on ${use.missed.length}, which counts as used.` : "";
   if (called === 0) return `Never called for yet.${idle}`;
-  return `When called for, ${round(uses)} of ${round(uses + misses)} chances taken, on ${called} ${called === 1 ? "trip" : "trips"} (a trip gives one chance, and one more for each full week out; half if cut short; “hardly” counts a quarter). So ${percent(meanChance(use.called))} to expect, and four to one below ${percent(chanceQuantile(use.called, 0.8))}; the line is ${percent(school.dropLine)}.${idle}`;
+  return `When called for, ${round(uses)} of ${round(uses + misses)} chances taken, on ${called} ${called === 1 ? "trip" : "trips"} (a trip gives one chance, and one more for each full week out; half if cut short; “hardly” counts a quarter). So ${percent(meanChance(use.called))} to expect, and four to one below ${percent(chanceQuantile(use.called, 0.8))}; the line is ${percent(school.dropLine)}.${missed}${idle}`;
 }
 
 const round = (chances: number) => Math.round(chances * 10) / 10;
@@ -76,7 +77,11 @@ function sayWorn(left: Left, { case: one }: Judgement): string[] {
   return [
     `${sayLeft(one)}; ${percent(left.givesOut)} likely to give out on ${book.next.name ?? "a trip like your last five"}, where the line is ${percent(book.rules.tooLikely[item.consequence])}.`,
     `From the rule of thumb for ${kind.id} (half last ${Math.round(wearNumber(kind.life!.median, item.wears, book.settings.units))} ${wearUnitName(item.wears, book.settings.units)}, shape ${kind.life!.k}), and ${own}.`,
-    ...left.trends.map(({ rule, points, level, slope }) => `${rule.what}: ${points.map(({ y }) => Math.round(y * 10) / 10).join(", ")}; by the robust line ${sayReading(rule, Math.round(level * 10) / 10)} now, ${slope < 0 ? `reaching ${sayReading(rule, rule.limit)} in about ${Math.round(wearNumber(Math.max(0, (rule.limit - level) / slope), item.wears, book.settings.units))} ${wearUnitName(item.wears, book.settings.units)}` : "holding steady"}. By the life model alone ${percent(1 - left.lastsByLife(left.nextTrip))} to give out.`),
+    ...left.trends.map(({ rule, points, at, slope }) => {
+      const level = at(left.worn);
+      const ahead = `${Math.round(wearNumber(Math.max(0, (rule.limit - level) / slope), item.wears, book.settings.units))} ${wearUnitName(item.wears, book.settings.units)}`;
+      return `Its ${rule.what}: ${points.map(({ y }) => Math.round(y * 10) / 10).join(", ")}; by the robust line ${sayReading(rule, Math.round(level * 10) / 10)} now, ${slope < 0 ? `and at ${sayReading(rule, rule.limit)} in about ${ahead}` : "holding steady"}. By the life model alone ${percent(1 - left.lastsByLife(left.nextTrip))} likely to give out.`;
+    }),
   ];
 }
 

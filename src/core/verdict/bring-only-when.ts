@@ -8,7 +8,7 @@ import type { Finding } from "./verdict";
 import { onTrips, sayTrigger } from "./words";
 
 /** Triggers that can be seen coming before a trip, and the one that tells most first. */
-const FORESEEN: readonly Trigger[] = ["snow or ice", "bugs", "ticks", "freezing", "dry stretch", "crossings", "cold", "heat", "sun", "rain", "wind", "town"];
+const FORESEEN: readonly Trigger[] = ["snow or ice", "bugs", "ticks", "freezing", "dry stretch", "crossings", "cold", "heat", "sun", "rain", "wind", "town", "camp time"];
 
 /** Chances without a call on which it stayed idle, before a pattern is seen in it. Common practice, no source. */
 const IDLE_CHANCES = 2;
@@ -26,8 +26,9 @@ function seasonal(one: Case): Finding | null {
   if (item.triggers.includes("always")) return null;
   const triggers = FORESEEN.filter((trigger) => item.triggers.includes(trigger));
   if (triggers.length === 0 || triggers.length < item.triggers.length) return null;
-  // The weather that makes these matter can't be ruled out from home; only ice can.
-  if (item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) || job === "head warm" || job === "hands warm") && !item.jobs.includes("traction")) return null;
+  // The weather that makes these matter can't be ruled out from home (only ice can), so another must go along that does the job.
+  const essential = item.jobs.filter((job) => (ESSENTIAL_JOBS.includes(job) || job === "head warm" || job === "hands warm") && job !== "traction");
+  if (!essential.every((job) => one.rivals.some((rival) => rival.job === job && rival.usedTrips > one.totals.used.trips))) return null;
   if (item.consequence === "danger" && !item.jobs.includes("traction")) return null;
   const idle = use.uncalled.misses;
   if (idle < IDLE_CHANCES || surenessBelow(use.uncalled, IDLE_LINE) <= 0.8) return null;

@@ -85,7 +85,7 @@ export function touchedBy({ book, byKind, mates }: Survey, id: ItemId): readonly
 export function openCase(item: FullItem, { book, totals: ledgers, marks, beliefs, byKind, mates }: Survey): Case {
   const totals = ledgers.get(item.id)!;
   const own = marks.get(item.id)!;
-  const use = evidenceOfUse(own, item);
+  const use = evidenceOfUse(own, item, book.missedOf(item.id));
   const marksOf = (id: ItemId) => marks.get(id) ?? [];
   const rivals = rivalsOf(item, mates, marksOf);
   const tripChance = chanceOnTrip(use);

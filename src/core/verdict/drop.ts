@@ -95,6 +95,7 @@ function leave(one: Case, trips: readonly TripId[], told: Pick<Finding, "says" |
     evidence: [
       { text: `unused ${onTrips(trips, one)}`, trips },
       ...(use.calledUsed.length ? [{ text: `used ${onTrips(use.calledUsed, one)}`, trips: use.calledUsed }] : []),
+      ...(use.missed.length ? [{ text: `left at home and missed ${onTrips(use.missed, one)}`, trips: use.missed }] : []),
       ...(dead > 0 ? [{ text: `${sayDeadWeight(dead, book.settings.units)} carried for nothing`, trips: [] }] : []),
     ],
   };

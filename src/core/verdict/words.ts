@@ -46,6 +46,6 @@ export function sayTrouble({ mark, entry, failed, tripName }: Trouble): string {
   return entry ? `Damaged between trips${told ? `: ${told}` : ""}` : `${what} on ${tripName}${told ? `: ${told}` : ""}`;
 }
 
-const NOUNS: Partial<Record<Trigger, string>> = { freezing: "frost", "no signal": "no signal", "dry stretch": "a dry stretch", town: "towns on the way", "camp time": "time in camp" };
+const NOUNS: Partial<Record<Trigger, string>> = { freezing: "frost", "no signal": "no signal", "dry stretch": "a dry stretch", town: "towns on the way", "camp time": "a night out" };
 /** A trigger as the end of "when you expect …". */
 export const sayTrigger = (trigger: Trigger) => NOUNS[trigger] ?? trigger;

@@ -6,15 +6,15 @@ import { readingTrend } from "./reading-trend";
 const TREAD = { what: "tread", unit: "mm", limit: 1.5, error: 0.3 };
 const rule = { median: 700, k: 3.5, a: 3 };
 const at = (worn: number) => lastingAlone(believe(rule, [{ wear: worn, wornOut: false }]), worn);
-const treads = (per100: number, worn: number) => readingTrend(TREAD, [0, 100, 200, 300, 400].filter((x) => x <= worn).map((x) => ({ x, y: 5 - (per100 * x) / 100 })), worn)!;
+const treads = (per100: number, worn: number) => readingTrend(TREAD, [0, 100, 200, 300, 400].filter((x) => x <= worn).map((x) => ({ x, y: 5 - (per100 * x) / 100 })))!;
 
 test("fewer than three readings draw no trend", () => {
-  expect(readingTrend(TREAD, [{ x: 0, y: 5 }, { x: 100, y: 4 }], 100)).toBeNull();
+  expect(readingTrend(TREAD, [{ x: 0, y: 5 }, { x: 100, y: 4 }])).toBeNull();
 });
 
 test("readings that fall to their limit at 500 bring the median there from far off, and narrow the interval", () => {
   const byLife = at(400);
-  const joined = lastingByReadings(byLife, [treads(0.7, 400)]); // 5 mm − 0.7 mm a hundred: 1.5 mm at 500
+  const joined = lastingByReadings(byLife, 400, [treads(0.7, 400)]); // 5 mm − 0.7 mm a hundred: 1.5 mm at 500
   expect(byLife.left(0.5)).toBeGreaterThan(220);
   expect(400 + joined.left(0.5)).toBeGreaterThan(480);
   expect(400 + joined.left(0.5)).toBeLessThan(560);
@@ -22,15 +22,15 @@ test("readings that fall to their limit at 500 bring the median there from far o
 });
 
 test("readings that hold steady lengthen a life: condition overrules miles", () => {
-  const steady = readingTrend({ what: "condition", unit: "of 5", limit: 1, error: 0.5 }, [300, 500, 700, 900].map((x) => ({ x, y: 5 })), 900)!;
+  const steady = readingTrend({ what: "condition", unit: "of 5", limit: 1, error: 0.5 }, [300, 500, 700, 900].map((x) => ({ x, y: 5 })), 5)!;
   const byLife = at(900);
-  const joined = lastingByReadings(byLife, [steady]);
+  const joined = lastingByReadings(byLife, 900, [steady]);
   expect(joined.left(0.5)).toBeGreaterThan(1.2 * byLife.left(0.5));
   expect(joined.chance(60)).toBeGreaterThan(byLife.chance(60));
 });
 
 test("a joined life answers both ways alike", () => {
-  const joined = lastingByReadings(at(400), [treads(0.6, 400)]);
+  const joined = lastingByReadings(at(400), 400, [treads(0.6, 400)]);
   for (const q of [0.1, 0.3, 0.5, 0.8, 0.9]) expect(joined.chance(joined.left(q))).toBeCloseTo(q, 3);
   expect(joined.chance(0)).toBeCloseTo(1, 6);
 });

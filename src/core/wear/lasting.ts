@@ -16,18 +16,18 @@ export const lastingAlone = (blend: LifeBlend, worn: number): Lasting => ({
 });
 
 /** Steps of further wear in which a joined life is held. */
-const STEPS = 160;
+const STEPS = 100;
 
 /**
  * The life model joined with the trends of readings, by their uncertainties: each stretch of further wear keeps the chance
  * that the life model gives its end there, times how well such an end agrees with the readings (Bayes, on a grid).
  */
-export function lastingByReadings(byLife: Lasting, trends: readonly ReadingTrend[]): Lasting {
+export function lastingByReadings(byLife: Lasting, worn: number, trends: readonly ReadingTrend[]): Lasting {
   if (trends.length === 0) return byLife;
   const furthest = byLife.left(0.001);
   const edges = Array.from({ length: STEPS + 1 }, (_, n) => furthest * (n / STEPS) ** 2);
   const lasts = edges.map(byLife.chance);
-  const weights = edges.slice(1).map((edge, n) => (lasts[n]! - lasts[n + 1]!) * trends.reduce((product, trend) => product * agreement(trend, (edges[n]! + edge) / 2), 1));
+  const weights = edges.slice(1).map((edge, n) => (lasts[n]! - lasts[n + 1]!) * trends.reduce((product, trend) => product * agreement(trend, worn + (edges[n]! + edge) / 2), 1));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   // Readings that no life agrees with, to the last digit, can't be joined.
   if (!(total > 0)) return byLife;

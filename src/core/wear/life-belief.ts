@@ -22,7 +22,7 @@ export type LifeBlend = readonly [WeightedBelief, ...WeightedBelief[]];
  * and yet one tired pair that is still going does not argue the rule away, as a broad normal spread would let it.
  * Common practice, no source; the simulated walkers of `bench/walkers` try it.
  */
-const OWNER_SCALE = 0.15;
+const OWNER_SCALE = 0.2;
 const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({ factor: Math.exp(log), weight: (1 + (log / OWNER_SCALE) ** 2 / 2) ** -1.5 }));
 
 /**
@@ -97,20 +97,20 @@ export function kindLasting(blend: LifeBlend): (worn: number) => { chance: (furt
   };
 }
 
-/** Where a falling function is 0, between `low` (where it is 0 or more) and `high`: false position by the Illinois rule. */
-function falsePosition(fall: (x: number) => number, low: number, high: number): number {
-  let [atLow, atHigh] = [fall(low), fall(high)];
-  for (let step = 0; step < 60 && high - low > 1e-9 * high && atLow !== atHigh; step++) {
+/** Where a falling function of something above 0 is 0, between `from` (where it is 0 or more) and `to`: false position by the Illinois rule, in logarithms. */
+function falsePosition(fall: (x: number) => number, from: number, to: number): number {
+  let [low, high] = [Math.log(from), Math.log(to)];
+  let [atLow, atHigh] = [fall(from), fall(to)];
+  let side = 0;
+  for (let step = 0; step < 60 && high - low > 1e-10 && atLow !== atHigh; step++) {
     const next = high - (atHigh * (high - low)) / (atHigh - atLow);
-    const atNext = fall(next);
-    if (Math.abs(atNext) < 1e-12) return next;
-    if (atNext > 0) {
-      [low, atLow] = [next, atNext];
-      atHigh /= 2;
-    } else {
-      [high, atHigh] = [next, atNext];
-      atLow /= 2;
-    }
+    const atNext = fall(Math.exp(next));
+    if (Math.abs(atNext) < 1e-10) return Math.exp(next);
+    const above = Math.sign(atNext);
+    // An end that stays put twice is made to count half, or it would stay for good.
+    if (above > 0) [low, atLow, atHigh] = [next, atNext, side === above ? atHigh / 2 : atHigh];
+    else [high, atHigh, atLow] = [next, atNext, side === above ? atLow / 2 : atLow];
+    side = above;
   }
-  return (low + high) / 2;
+  return Math.exp((low + high) / 2);
 }

@@ -11,47 +11,43 @@ export interface ReadingRule {
   readonly error: number;
 }
 
-/** How readings fall with wear, seen from the wear of now. */
+/** How readings fall with wear. */
 export interface ReadingTrend {
   readonly rule: ReadingRule;
   /** Wear and value of each reading, the earliest first. */
   readonly points: readonly Point[];
-  /** Value now, by the line; and its standard error. */
-  readonly level: number;
-  readonly levelError: number;
-  /** Change for each unit of wear; below 0 where it falls. And its standard error. */
+  /** Change for each unit of wear; below 0 where it falls. */
   readonly slope: number;
-  readonly slopeError: number;
+  /** The value that the line gives at a wear, and its standard error there. */
+  readonly at: (wear: number) => number;
+  readonly errorAt: (wear: number) => number;
 }
 
 /** Readings below which no trend is drawn. */
-export const READINGS_FOR_A_TREND = 3;
+const READINGS_FOR_A_TREND = 3;
 
 /**
  * The robust line (Theil–Sen) through an item's readings. Its errors come from the median absolute residual, never taken as
  * smaller than what the measure itself repeats to. Null for fewer than three readings, or all at one wear.
+ *
+ * @param asNew the value of a new one, at no wear, where both are known: it holds the line's near end
  */
-export function readingTrend(rule: ReadingRule, points: readonly Point[], worn: number): ReadingTrend | null {
-  const line = points.length < READINGS_FOR_A_TREND ? null : theilSen(points);
+export function readingTrend(rule: ReadingRule, points: readonly Point[], asNew: number | null = null): ReadingTrend | null {
+  const held = asNew === null ? points : [{ x: 0, y: asNew }, ...points];
+  const line = points.length < READINGS_FOR_A_TREND ? null : theilSen(held);
   if (!line) return null;
   const { slope, intercept } = line;
-  const n = points.length;
-  const scatter = 1.4826 * medianOf(points.map(({ x, y }) => Math.abs(y - intercept - slope * x))) * Math.sqrt(n / (n - 2));
+  const n = held.length;
+  const at = (wear: number) => intercept + slope * wear;
+  const scatter = 1.4826 * medianOf(held.map(({ x, y }) => Math.abs(y - at(x)))) * Math.sqrt(n / (n - 2));
   const error = Math.max(scatter, rule.error);
-  const mean = points.reduce((sum, { x }) => sum + x, 0) / n;
-  const spread = points.reduce((sum, { x }) => sum + (x - mean) ** 2, 0);
-  return {
-    rule, points, slope, slopeError: error / Math.sqrt(spread),
-    level: intercept + slope * worn, levelError: error * Math.sqrt(1 / n + (worn - mean) ** 2 / spread),
-  };
+  const mean = held.reduce((sum, { x }) => sum + x, 0) / n;
+  const spread = held.reduce((sum, { x }) => sum + (x - mean) ** 2, 0);
+  return { rule, points, slope, at, errorAt: (wear) => error * Math.sqrt(1 / n + (wear - mean) ** 2 / spread) };
 }
 
-/**
- * How well a life that ends `further` from now agrees with the trend, as a likelihood: the slope that it needs to reach the
- * limit just then, against the slope that was seen.
- */
-export function agreement({ rule, level, levelError, slope, slopeError }: ReadingTrend, further: number): number {
-  const needed = (rule.limit - level) / further;
-  const error = Math.hypot(slopeError, levelError / further);
-  return Math.exp(-0.5 * ((needed - slope) / error) ** 2) / error;
+/** How well a life that ends at some wear agrees with the trend, as a likelihood: how near the line comes to the limit there, for its error there. */
+export function agreement({ rule, at, errorAt }: ReadingTrend, wear: number): number {
+  const error = errorAt(wear);
+  return Math.exp(-0.5 * ((at(wear) - rule.limit) / error) ** 2) / error;
 }

@@ -41,13 +41,20 @@ export type Beliefs = ReadonlyMap<string, KindBelief>;
 /** What each kind's lives in the log say. An item of unknown past says nothing about how long its kind lasts. */
 export function beliefsOf(book: Book, ledger: ReadonlyMap<ItemId, Totals>, items: readonly FullItem[] = book.items): Beliefs {
   return new Map([...groupBy(items.filter(hasLife), (item) => item.kind)].map(([kind, its]) => {
-    const lives = its.filter((item) => item.past !== "unknown" || item.opening !== null).map((item) => ({ wear: ledger.get(item.id)!.wear, wornOut: isWornOut(item, book) }));
+    const lives = its.filter((item) => item.past !== "unknown" || item.opening !== null).map((item) => lifeSoFar(item, ledger.get(item.id)!, book));
     const blend = believe(its[0]!.rules.life!, lives);
     return [kind, { lives, blend, lasting: kindLasting(blend) }];
   }));
 }
 
 const hasLife = (item: FullItem) => item.rules.life !== null && item.wears === item.rules.wears;
+
+/** What one item's life says. One that ended on a trip ended somewhere along it: half of that trip's wear is taken. */
+function lifeSoFar(item: FullItem, { wear, wearByTrip }: Totals, book: Book): Life {
+  const last = wearByTrip.at(-1);
+  const onTrip = last && (last.carried.mark.trouble === "worn out" || last.carried.mark.trouble === "failed") && last.carried.mark.days === null ? last.wear / 2 : 0;
+  return isWornOut(item, book) ? { wear: wear - onTrip, wornOut: true } : { wear, wornOut: false };
+}
 
 /** Worn out, as opposed to lost, broken by mishap, of a bad make, or put away: only this teaches the life of its kind. */
 function isWornOut(item: FullItem, book: Book): boolean {
@@ -58,6 +65,9 @@ function isWornOut(item: FullItem, book: Book): boolean {
   return last?.mark.trouble === "failed" && last.mark.cause === "worn" && !mended;
 }
 
+/** The owner's grade of a new thing. */
+const AS_NEW = 5;
+
 /** Null where the kind has no life to speak of (dates, contents). */
 export function leftIn(item: FullItem, totals: Totals, readings: readonly Readings[], { next }: Pick<Book, "next">, beliefs: Beliefs): Left | null {
   const believed = hasLife(item) ? beliefs.get(item.kind) : undefined;
@@ -65,8 +75,10 @@ export function leftIn(item: FullItem, totals: Totals, readings: readonly Readin
   const unknown = item.past === "unknown" && item.opening === null;
   const own = unknown ? believeOfUnknownPast(believed.blend, item.rules.life!.median, totals.wear) : null;
   const byLife = own ? lastingAlone(own, totals.wear) : believed.lasting(totals.wear);
-  const trends = readings.flatMap(({ rule, points }) => readingTrend(rule, points, totals.wear) ?? []);
-  const lasting: Lasting = lastingByReadings(byLife, trends);
+  // A new thing was as new at no wear; what a service lifted, or came to its owner used, was not.
+  const asNew = (rule: ReadingRule, points: readonly Point[]) => (rule.what === CONDITION.what && item.past === "new" && points[0]!.x > 0 ? AS_NEW : null);
+  const trends = readings.flatMap(({ rule, points }) => readingTrend(rule, points, asNew(rule, points)) ?? []);
+  const lasting: Lasting = lastingByReadings(byLife, totals.wear, trends);
   const nextTrip = wearOn(item, next);
   return {
     worn: totals.wear + (own ? wornBefore(own) : 0), nextTrip, trends,

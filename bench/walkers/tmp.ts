@@ -1,0 +1,115 @@
+import { parseArgs } from "node:util";
+import { ESSENTIAL_JOBS } from "@/core/verdict/jobs";
+import { ageRule, clairvoyant, engineLeaves, engineReplaces, judged, oracle, threeTripsRule } from "./policies";
+import { randomFrom, seedOf } from "./random";
+import { NEVER, walk, type Costs, type Outcome, type Policy } from "./walk";
+import { FAILURE_COST, USUAL, walkerOf, type Nature, type Walker } from "./world";
+
+/**
+ * `npm run bench:walkers [-- --walkers 40 --seed 1 --part 12]`: simulated walkers whose truth is known. How well the intervals cover, what
+ * the decisions to replace cost, and what is saved and regretted by leaving things at home, against rules of thumb and an oracle.
+ */
+const { values } = parseArgs({ options: { walkers: { type: "string", default: "40" }, seed: { type: "string", default: "1" }, part: { type: "string", default: "123" } } });
+const COUNT = Number(values.walkers);
+const SEED = Number(values.seed);
+
+const walkers = (nature: Nature, count = COUNT): Walker[] => Array.from({ length: count }, (_, n) => walkerOf(seedOf(SEED, 9, n), nature));
+const percent = (part: number, all: number) => (all ? `${((100 * part) / all).toFixed(0)} %` : "–");
+const costsTimes = (factor: number): Costs => ({ failure: ({ kind }) => factor * FAILURE_COST[kind.consequence] });
+const USUAL_COSTS = costsTimes(1);
+
+const WEARING: Nature = { ...USUAL, wearing: true };
+
+interface Cover { inside: number; below: number; above: number }
+
+/** Looks at each thing once, at a wear drawn beforehand, and asks whether what was truly left lies in the 80 % interval. Nothing is replaced before it fails. */
+function coverage(nature: Nature, count: number): ReadonlyMap<string, Cover> {
+  const kinds = new Map<string, Cover>();
+  for (const walker of walkers(nature, count)) {
+    const seen = new Set<string>();
+    walk(walker, NEVER, USUAL_COSTS, (before) => {
+      const due = before.holders.filter(({ id, slot, nth, worn }) => {
+        if (!slot.life || worn === 0 || seen.has(id)) return false;
+        return worn >= 1.4 * slot.life.median * randomFrom(seedOf(walker.seed, 5, slot.n, nth)).even();
+      });
+      if (due.length === 0) return;
+      const left = new Map(judged(before).map(({ case: one }) => [one.item.id, one.left]));
+      for (const { id, slot, worn, life } of due) {
+        seen.add(id);
+        const said = left.get(id);
+        if (!said) continue;
+        const cover = kinds.get(slot.kind.id) ?? { inside: 0, below: 0, above: 0 };
+        const truly = life - worn;
+        cover[truly < said.low ? "below" : truly > said.high ? "above" : "inside"] += 1;
+        kinds.set(slot.kind.id, cover);
+      }
+    });
+  }
+  return kinds;
+}
+
+const allOf = (covers: Iterable<Cover>) => [...covers].reduce((sum, { inside, below, above }) => ({ inside: sum.inside + inside, below: sum.below + below, above: sum.above + above }), { inside: 0, below: 0, above: 0 });
+const count = ({ inside, below, above }: Cover) => inside + below + above;
+
+/** Things of a kind from which its coverage is told. */
+const ENOUGH = 60;
+
+function tellCoverage(): void {
+  console.log("\n1. Coverage of the 80 % life intervals (aim: 75 to 85 % overall, 70 to 90 % for each kind with 60 things or more)");
+  const natures: readonly (readonly [string, Nature])[] = [["twice", { ...WEARING, lives: 2, retired: 3 }],["twice perfect", { ...WEARING, lives: 2, retired: 3,missing:0,wrong:0,graders:0 }]];
+  for (const [name, nature] of natures) {
+    const kinds = coverage(nature, COUNT);
+    const all = allOf(kinds.values());
+    const told = [...kinds].filter(([, cover]) => count(cover) >= ENOUGH).map(([kind, cover]) => ({ kind, share: cover.inside / count(cover) })).sort((a, b) => a.share - b.share);
+    console.log(`${name.padEnd(54)} ${percent(all.inside, count(all)).padStart(5)} of ${String(count(all)).padStart(5)}; shorter than said ${percent(all.below, count(all))}, longer ${percent(all.above, count(all))}; ${told.length} kinds ${told.length ? `${percent(told[0]!.share, 1)} (${told[0]!.kind}) to ${percent(told.at(-1)!.share, 1)} (${told.at(-1)!.kind})` : ""}`);
+  }
+}
+
+const total = (outcomes: readonly Outcome[]): Outcome => outcomes.reduce((sum, each) => Object.fromEntries(Object.entries(sum).map(([key, value]) => [key, value + each[key as keyof Outcome]])) as unknown as Outcome);
+
+function tellReplacing(name: string, nature: Nature, costs: Costs, count = COUNT): void {
+  const people = walkers(nature, count);
+  const policies: readonly (readonly [string, Policy])[] = [["oracle", oracle(costs)], ["engine", engineReplaces], ["age rule: at the kind's median", ageRule], ["until it fails", NEVER], ["(knowing every draw: a floor)", clairvoyant]];
+  let least = 0;
+  console.log(`\n   ${name}`);
+  for (const [who, policy] of policies) {
+    const sum = total(people.map((walker) => walk(walker, policy, costs)));
+    const cost = sum.failureCost + sum.earlyCost;
+    least ||= cost;
+    console.log(`   ${who.padEnd(34)} ${(cost / people.length).toFixed(0).padStart(6)} € a walker  ${(cost / least).toFixed(2).padStart(5)} × oracle   ${String(sum.failures).padStart(5)} failures (${(sum.failureCost / people.length).toFixed(0)} €), ${String(sum.early).padStart(5)} replaced early (${(sum.earlyCost / people.length).toFixed(0)} € unused), ${sum.histories} histories`);
+  }
+}
+
+function tellLeaving(name: string, nature: Nature): void {
+  const people = walkers(nature);
+  console.log(`\n   ${name}`);
+  let dangerous = 0;
+  for (const [who, policy] of [["engine", engineLeaves], ["unused on the last three trips", threeTripsRule]] as const) {
+    const sum = total(people.map((walker) => walk(walker, policy, USUAL_COSTS, who === "engine" && walker.seed % 4 === 0 ? (before) => {
+      for (const { case: { item }, verdicts } of judged(before)) {
+        const grave = item.cover || item.consequence === "danger" || item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
+        if (grave && verdicts.some(({ verb }) => verb === "drop")) dangerous += 1;
+      }
+    } : undefined)));
+    console.log(`   ${who.padEnd(34)} ${(sum.savedGramMetres / 1e6 / people.length).toFixed(0).padStart(6)} kg·km saved a walker   ${(sum.regrets / people.length).toFixed(1).padStart(6)} regrets (${(sum.regretsOfCover / people.length).toFixed(1)} of them cover)`);
+  }
+  console.log(`   drops of what is dangerous to lack: ${dangerous}`);
+}
+
+const start = performance.now();
+console.log(`${COUNT} walkers a row, seed ${SEED}`);
+if (values.part.includes("1")) tellCoverage();
+if (values.part.includes("2")) {
+  console.log("\n2. Cost of replacing (aim: below both rules, at most 1.25 × the oracle's)");
+  tellReplacing("as drawn", WEARING, USUAL_COSTS);
+  tellReplacing("half the rule of thumb, three retired", { ...WEARING, lives: 0.5, retired: 3 }, USUAL_COSTS);
+  tellReplacing("twice the rule of thumb, three retired", { ...WEARING, lives: 2, retired: 3 }, USUAL_COSTS);
+  tellReplacing("sensitivity: failures cost half", WEARING, costsTimes(0.5));
+  tellReplacing("sensitivity: failures cost twice", WEARING, costsTimes(2));
+}
+if (values.part.includes("3")) {
+  console.log("\n3. Leaving at home (aim: as much saved as the three-trips rule, a third of its regrets), and 4. never what is dangerous to lack");
+  tellLeaving("as drawn", USUAL);
+  tellLeaving("sensitivity: a fifth of marks missing, a tenth wrong", { ...USUAL, missing: 0.2, wrong: 0.1 });
+}
+console.log(`\n${((performance.now() - start) / 1000).toFixed(0)} s`);
