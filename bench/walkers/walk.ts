@@ -149,6 +149,8 @@ function markOf(walker: Walker, { slot, worn, life }: Holder, { used, hardly, ca
     use: use ? (hardly ? "hardly" : "used") : "unused",
     why: !use && !called && luck.chance(0.25) ? "no call for it" : !use && cover && luck.chance(0.2) ? "cover" : null,
     // A grade falls from 5 to 1 over the life, give or take half a grade.
+    // Their filters sleep with them: frost is no part of this.
+    froze: slot.kind.freezes ? false : null,
     condition: graded ? Math.max(1, Math.min(5, Math.round(5 - 4 * (worn / life) + 0.5 * luck.normal()))) : null,
   });
 }

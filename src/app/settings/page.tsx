@@ -2,20 +2,25 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { PageHead } from "@/ui/page-head";
 import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke";
+import { kaplanMeier } from "@/core/wear/kaplan-meier";
+import { wornOutOf, type Life } from "@/core/wear/life-belief";
+import { fitWeibull, weibullMedian } from "@/core/wear/weibull-fit";
 import { readBook } from "../book";
 import { Everything } from "./everything";
+import type { OwnLives } from "./numbers-form";
 import { SettingsForm } from "./settings-form";
 
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  const { log } = await readBook();
+  const { log, surveyed } = await readBook();
+  const lives = Object.fromEntries([...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]));
   const theme = (await cookies()).get("theme")?.value ?? "system";
   return (
     <>
       <PageHead title="Settings" />
       <div className="max-w-4xl space-y-8 pb-10">
-        <SettingsForm settings={log.settings} theme={theme} />
+        <SettingsForm settings={log.settings} theme={theme} lives={lives} />
         <Everything owned={log.items.length} />
         <section id="strokes" aria-labelledby="strokes-title">
           <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">What the strokes mean</h2>
@@ -26,4 +31,13 @@ export default async function SettingsPage() {
       </div>
     </>
   );
+}
+
+function ownLives(lives: readonly Life[]): OwnLives {
+  const fit = fitWeibull(lives);
+  return {
+    wornOut: wornOutOf(lives), all: lives.length,
+    half: kaplanMeier(lives).find(({ lasts }) => lasts <= 0.5)?.wear ?? null,
+    fit: fit && { median: weibullMedian(fit), shape: fit.shape },
+  };
 }

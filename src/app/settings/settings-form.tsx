@@ -9,17 +9,19 @@ import { percent } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { keepSettings, keepTheme } from "./actions";
+import { NumbersForm, type OwnLives } from "./numbers-form";
 
 /** Units, school and look; each choice is kept as it is made. */
-export function SettingsForm({ settings, theme }: { settings: Settings; theme: string }) {
+export function SettingsForm({ settings, theme, lives }: { settings: Settings; theme: string; lives: Readonly<Record<string, OwnLives>> }) {
   const router = useRouter();
   const [now, setNow] = useState(settings);
-  const [error, setError] = useState<string>();
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [body, setBody] = useState(settings.body?.typed ?? "");
   const [, start] = useTransition();
   const keep = (next: Settings) => start(async () => {
     setNow(next);
-    const answer = await keepSettings(next);
-    setError(answer.ok ? undefined : Object.values(answer.fields)[0]);
+    const answer = await keepSettings({ ...next, body: next.body?.typed ?? null });
+    setErrors(answer.ok ? {} : answer.fields);
     if (!answer.ok) return;
     tellOtherTabs();
     router.refresh();
@@ -33,9 +35,11 @@ export function SettingsForm({ settings, theme }: { settings: Settings; theme: s
           <SelectField label="Weight" value={now.units.weight} onChange={(event) => unit("weight", event.target.value)} options={[["g", "kg and g"], ["oz", "lb and oz"]]} />
           <SelectField label="Distance" value={now.units.distance} onChange={(event) => unit("distance", event.target.value)} options={[["km", "km and m"], ["mi", "miles and feet"]]} />
           <SelectField label="Temperature" value={now.units.temperature} onChange={(event) => unit("temperature", event.target.value)} options={[["C", "°C"], ["F", "°F"]]} />
-          <Field label="Currency" value={now.currency} maxLength={4} error={error} onChange={(event) => keep({ ...now, currency: event.target.value })} />
+          <Field label="Currency" value={now.currency} maxLength={4} error={errors.currency} onChange={(event) => keep({ ...now, currency: event.target.value })} />
           <SelectField label="Light or dark" defaultValue={theme} onChange={(event) => void keepTheme(event.target.value as "light" | "dark" | "system").then(() => router.refresh())} options={[["system", "as the system"], "light", "dark"]} />
         </div>
+        <Field label="Your body weight" className="mt-4 max-w-xs" value={body} placeholder="75 kg" error={errors.body} onChange={(event) => setBody(event.target.value)} onBlur={() => { if (body !== (now.body?.typed ?? "")) keep({ ...now, body: body.trim() === "" ? null : { typed: body, g: 0 } }); }}
+          hint="Only for what a load costs in kilocalories; blank is taken as 75 kg." />
         <p className="hint mt-2">Change them at any time. What you typed is kept exactly: 9.6 oz stays 9.6 oz.</p>
       </section>
       <section aria-labelledby="school-title">
@@ -51,6 +55,7 @@ export function SettingsForm({ settings, theme }: { settings: Settings; theme: s
           ))}
         </div>
       </section>
+      <NumbersForm settings={now} lives={lives} errors={errors} keep={keep} />
     </div>
   );
 }

@@ -3,12 +3,14 @@ import Link from "next/link";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { additions } from "@/core/verdict/add";
 import type { Judgement, Verdict } from "@/core/verdict/judge";
-import { SCHOOLS } from "@/core/verdict/schools";
+import { packWorth } from "@/core/verdict/pack-worth";
 import { URGENCIES, type Urgency } from "@/core/verdict/verdict";
 import { Empty, PageHead } from "@/ui/page-head";
 import { VerbWord } from "@/ui/verb-word";
 import { readBook } from "../book";
+import { PackTable } from "./pack-table";
 import { Slip } from "./slip";
+import { WhatIf } from "./what-if";
 
 export const metadata: Metadata = { title: "Verdicts" };
 
@@ -27,6 +29,7 @@ export default async function VerdictsPage() {
   const ruled = slips.filter(({ verdict }) => verdict.ruling !== null);
   const kept = judgements.filter(({ case: { state }, verdicts: [lead] }) => state === "active" && (lead.verb === "keep" || lead.verb === "keep as cover"));
   const missed = additions(book);
+  const pack = packWorth(book, judgements);
   const drops = open.filter(({ verdict }) => verdict.verb === "drop");
   if (book.outings.length === 0) {
     return (
@@ -38,17 +41,19 @@ export default async function VerdictsPage() {
   }
   return (
     <>
-      <PageHead title="Verdicts" actions={<span className="text-sm text-muted">judged by the <Link href="/settings" className="link">{school} school</Link>: {SCHOOLS[school].motto}</span>}>
+      <PageHead title="Verdicts" actions={<span className="text-sm text-muted">judged by the <Link href="/settings" className="link">{school} school</Link>: {book.rules.school.motto}</span>}>
         {count(open.length, "verdict")} to rule on{drops.length > 0 && <>; leaving what is not wanted saves {sayMass(drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0), units)}, lugged so far for {sayDeadWeight(drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0), units)}</>}
       </PageHead>
       <p className="mb-5 max-w-3xl text-sm text-muted">Nettle Tally advises; you decide. It is no substitute for local rules, guides, or medical and avalanche training.</p>
+      <WhatIf school={school} next={book.next} units={units} trips={book.outings.map(({ trip }) => ({ id: trip.id, name: trip.name })).reverse()} items={judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => ({ id: item.id, name: item.name }))} />
       {URGENCIES.map((urgency) => <Lane key={urgency} urgency={urgency} slips={open.filter(({ verdict }) => verdict.urgency === urgency)} />)}
       {missed.length > 0 && (
         <section className="mb-8">
-          <h2 className="border-b-2 border-ink pb-1 text-lg">Missed on the way</h2>
+          <h2 className="border-b-2 border-ink pb-1 text-lg">To add</h2>
           {missed.map((each) => <p key={each.what} className="grid gap-x-5 border-b border-rule py-3 sm:grid-cols-[8.5rem_1fr]"><span className="font-head text-xl"><VerbWord verb="add" /></span><span><b className="font-head text-lg">{each.what}</b><br />{each.says}</span></p>)}
         </section>
       )}
+      {pack && <PackTable pack={pack} school={book.rules.school} units={units} />}
       {ruled.length > 0 && (
         <details className="mb-6"><summary className="font-head text-lg font-bold">Ruled on ({ruled.length})</summary>{ruled.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}</details>
       )}

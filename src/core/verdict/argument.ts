@@ -1,15 +1,15 @@
 import { chanceQuantile, meanChance } from "../evidence/use-chance";
 import type { FullItem } from "../kinds";
-import type { TripId, WearUnit } from "../model";
+import type { TripId } from "../model";
 import { percent } from "../units/speak";
-import { METRES_PER_MILE } from "../units/quantity";
 import type { Units } from "../units/speak";
 import { kaplanMeier } from "../wear/kaplan-meier";
-import { wornOutOf, type Left } from "../wear/wear-left";
+import { wornOutOf } from "../wear/life-belief";
+import type { Left } from "../wear/wear-left";
 import type { Survey } from "./case";
 import { nearestFlip, sayFlip } from "./flip";
 import type { Judgement, Verdict } from "./judge";
-import { sayLeft, sayReading } from "./words";
+import { sayCost, sayLeft, sayReading, wearNumber, wearUnitName } from "./words";
 
 /** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
 interface ChancePoint {
@@ -52,7 +52,7 @@ export function argue(judgement: Judgement, verdict: Verdict, surveyed: Survey):
     evidence: verdict.evidence.map(({ text, trips }) => ({ text, trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: names.get(id)! }] : [])) })),
     wanted: sayWanted(judgement),
     worn: left ? sayWorn(left, judgement) : [],
-    worth: worth === null ? null : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and a ${item.consequence} to lack${stand.length ? `, though only if the ${stand.join(" or ")} fails` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
+    worth: worth === null ? null : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and ${sayCost[item.consequence]} to lack${stand.length ? `, though only if the ${stand.join(" or ")} fails` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
     school: `${school.name}: ${school.motto}`,
     flip: sayFlip(nearestFlip(judgement, verdict, surveyed)),
     life: left && lifeCurves(item, left, book.settings.units, sayLeft(one)),
@@ -85,10 +85,6 @@ function sayWorn(left: Left, { case: one }: Judgement): string[] {
   ];
 }
 
-/** Wear as a bare number in the owner's unit, for charts. */
-export const wearNumber = (wear: number, unit: WearUnit, units: Units) => (unit === "m" ? wear / (units.distance === "km" ? 1000 : METRES_PER_MILE) : wear);
-export const wearUnitName = (unit: WearUnit, units: Units) => (unit === "m" ? units.distance : unit);
-
 const STEPS = 60;
 
 function lifeCurves(item: FullItem, left: Left, units: Units, words: string): LifeCurves {
@@ -100,7 +96,7 @@ function lifeCurves(item: FullItem, left: Left, units: Units, words: string): Li
     unit: wearUnitName(item.wears, units), now: show(left.worn), next: show(left.worn + left.nextTrip), words,
     kind: steps.map((wear) => ({ x: show(wear), y: left.kindLasts(wear) })),
     // Each step down is drawn as a step.
-    own: ended.flatMap(({ wear, lasts }, n) => [{ x: show(wear), y: ended[n - 1]?.lasts ?? 1 }, { x: show(wear), y: lasts }]),
+    own: ended.length === 0 ? [] : [{ x: 0, y: 1 }, ...ended.flatMap(({ wear, lasts }, n) => [{ x: show(wear), y: ended[n - 1]?.lasts ?? 1 }, { x: show(wear), y: lasts }])],
     this: [{ x: show(left.worn), y: 1 }, ...steps.filter((wear) => wear > left.worn).map((wear) => ({ x: show(wear), y: left.lasts(wear - left.worn) }))],
   };
 }

@@ -1,7 +1,7 @@
 import { addDays, formatISO, parseISO } from "date-fns";
 import type { FullItem } from "../kinds";
 import type { Book, Carried, NextOuting, Outing } from "../ledger/book";
-import { Mark, type Entry, type EntryWhat, type ItemId, type Trigger, type TripId, type Verb } from "../model";
+import { Mark, type Entry, type EntryWhat, type ItemId, type Trigger, type TripId, type Use, type Verb } from "../model";
 import { count, listWords } from "../units/speak";
 import { openCase, resurvey, survey, type Survey } from "./case";
 import { PROVED_BY } from "./jobs";
@@ -21,28 +21,40 @@ interface Supposed {
   readonly book: () => Book;
   /** Others than the item itself whose place in the book it changes. */
   readonly others?: boolean;
+  /** The same a step nearer, where it was skipped. */
+  readonly nearer?: () => Supposed;
 }
 
-/** Trips ahead that are tried. */
-const AHEAD = [1, 2, 3, 4, 6, 8] as const;
+/** Trips ahead that are tried; where one tells, those skipped before it are tried too. */
+const AHEAD = [1, 2, 3, 4, 6, 8, 12, 20] as const;
 
 /**
  * What would change this verdict: each supposition is put to the engine, the nearest first, until one takes the verdict's verb
- * away or another takes the lead from it. Null where nothing within eight trips does.
+ * away or another takes the lead from it. Null where nothing within twenty trips does.
  */
 export function nearestFlip({ case: { item }, verdicts }: Judgement, verdict: Verdict, surveyed: Survey): Flip | null {
   const leads = verdict === verdicts[0];
-  for (const { what, book, others } of suppositions(item, verdict, surveyed).sort((a, b) => a.n - b.n)) {
+  const leadThen = ({ book, others }: Supposed): Verb | null => {
     const supposed = book();
     const again = judgeCase(openCase(supposed.item(item.id)!, others ? survey(supposed) : resurvey(surveyed, supposed, item.id)));
     const [lead] = again.verdicts;
-    if (leads ? lead.verb !== verdict.verb : again.verdicts.every(({ verb }) => verb !== verdict.verb)) return { what, then: lead.verb };
+    return (leads ? lead.verb !== verdict.verb : again.verdicts.every(({ verb }) => verb !== verdict.verb)) ? lead.verb : null;
+  };
+  for (const each of suppositions(item, verdict, surveyed).sort((a, b) => a.n - b.n)) {
+    let [nearest, then] = [each, leadThen(each)];
+    if (!then) continue;
+    for (let nearer = nearest.nearer?.(); nearer; nearer = nearer.nearer?.()) {
+      const verb = leadThen(nearer);
+      if (!verb) break;
+      [nearest, then] = [nearer, verb];
+    }
+    return { what: nearest.what, then };
   }
   return null;
 }
 
 /** The flip as a sentence; where there is none, the rule is what stands in the way. */
-export const sayFlip = (flip: Flip | null) => (flip ? `${flip.what}: then “${flip.then}”.` : "Nothing that eight more trips could bring.");
+export const sayFlip = (flip: Flip | null) => (flip ? `${flip.what}: then “${flip.then}”.` : "Nothing that twenty more trips could bring.");
 
 function suppositions(item: FullItem, { verb }: Verdict, surveyed: Survey): Supposed[] {
   const { book } = surveyed;
@@ -54,12 +66,8 @@ function suppositions(item: FullItem, { verb }: Verdict, surveyed: Survey): Supp
     ...(item.expires === null ? [] : [{ n: 1, what: "A later date on its label", book: () => withItem(book, item.id, { expires: "9999-12-31" }) }]),
     ...(verb === "replace" ? nextTrips(book, [0.5, 0.25], "A next trip of half the length", "A next trip of a quarter of the length") : []),
     ...AHEAD.flatMap((n) => [
-      { n, what: `Used on ${more(n)}${ahead.called.words}`, book: () => ahead.called.with(n, { use: "used" }) },
-      { n, what: `Unused on ${more(n)}${ahead.called.words}`, book: () => ahead.called.with(n, { use: "unused" }) },
-      ...(ahead.idle ? [
-        { n, what: `Used on ${more(n)}${ahead.idle.words}`, book: () => ahead.idle!.with(n, { use: "used" }) },
-        { n, what: `Unused on ${more(n)}${ahead.idle.words}`, book: () => ahead.idle!.with(n, { use: "unused" }) },
-      ] : []),
+      trips(n, "Used", ahead.called, "used"), trips(n, "Unused", ahead.called, "unused"),
+      ...(ahead.idle ? [trips(n, "Used", ahead.idle, "used"), trips(n, "Unused", ahead.idle, "unused")] : []),
     ]),
     // Trouble always changes a keep, so it is told only where nothing gentler does.
     ...(keeps ? [{ n: 90, what: "Damage or failure on the next trip", book: () => ahead.called.with(1, { use: "used", trouble: "failed" }) }] : []),
@@ -68,7 +76,19 @@ function suppositions(item: FullItem, { verb }: Verdict, surveyed: Survey): Supp
   ];
 }
 
+const trips = (n: number, word: string, ahead: Ahead, use: Use): Supposed => ({
+  n, what: `${word} on ${more(n)}${ahead.words}`, book: () => ahead.with(n, { use }),
+  ...(n > 1 && !AHEAD.some((tried) => tried === n - 1) ? { nearer: () => trips(n - 1, word, ahead, use) } : {}),
+});
+
 const more = (n: number) => (n === 1 ? "one more trip" : count(n, "more trip"));
+
+/** More trips of one sort, added to the book. */
+interface Ahead {
+  /** What sort, as the end of "one more trip". */
+  readonly words: string;
+  readonly with: (n: number, said: Partial<Mark>) => Book;
+}
 
 /** Trips like the next, with the item and whatever went along to do its job last time: one that calls for it, and one that does not. */
 function futureTrips(item: FullItem, verb: Verb, { book, marks, mates }: Survey) {
@@ -80,7 +100,7 @@ function futureTrips(item: FullItem, verb: Verb, { book, marks, mates }: Survey)
   }));
   const needs = item.jobs.flatMap((job) => PROVED_BY[job] ?? []);
   const calling = item.triggers.filter((trigger) => !ALWAYS_THERE.includes(trigger));
-  const sort = (calls: readonly Trigger[], words: string) => ({
+  const sort = (calls: readonly Trigger[], words: string): Ahead => ({
     words,
     with: (n: number, said: Partial<Mark>): Book => {
       const outings = Array.from({ length: n }, (_, at) => supposedOuting(book, length, new Set([...ALWAYS_THERE, ...calls]), at));

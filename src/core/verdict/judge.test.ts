@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
-import { openBook } from "../ledger/book";
-import type { Log, SchoolName, Verb } from "../model";
+import { openBook, withMark } from "../ledger/book";
+import { Mark, type Log, type SchoolName, type Verb } from "../model";
 import { additions } from "./add";
-import { judge } from "./judge";
+import { survey } from "./case";
+import { judge, judgeAll, precedence, rejudge, type Judgement } from "./judge";
 
 const TODAY = "2026-11-24";
 const verdicts = (log: Log, school?: SchoolName) => judge(openBook(log, TODAY, school));
@@ -147,6 +148,110 @@ describe("wear and trouble", () => {
   });
 });
 
+// Each rule once where it must speak and once where it must not. Common practice, no source.
+describe("the finer rules", () => {
+  const nth = (at: number, n: number, yes: object, no: object = {}) => (at >= n ? yes : no);
+
+  test("used one week of five, by its days, is sent on, not dropped; used all the way, it is kept", () => {
+    const walk = (days: number) => ({ items: [{ name: "Camp sandals", kind: "camp shoes", weight: "204 g" }], trips: [{ starts: "2026-05-01", ends: "2026-06-04", distance: "600 km", marks: [{ item: "Camp sandals", use: "used", days }] }] });
+    expect(lead(walk(7), "Camp sandals")).toMatchObject({ verb: "bring only when", says: expect.stringMatching(/7.days of 35.*send it on/) });
+    expect(lead(walk(30), "Camp sandals").verb).toBe("keep");
+  });
+
+  test("camp things idle on day walks are brought only for a night out", () => {
+    const pad = { items: [{ name: "Pad", kind: "inflatable pad", weight: "430 g" }], trips: trips(6, (at) => ({ ...(at % 2 ? {} : { ends: `2025-${String(1 + at).padStart(2, "0")}-10` }), marks: [{ item: "Pad", use: at % 2 ? "used" : "unused" }] })) };
+    expect(lead(pad, "Pad")).toMatchObject({ verb: "bring only when", when: ["camp time"] });
+  });
+
+  test("much carried home is slimmed; a fair margin is not", () => {
+    const fuel = (back: number) => ({ items: [{ name: "Gas", kind: "fuel", weight: "230 g" }], trips: trips(3, () => ({ supplies: [{ what: "gas", unit: "g", out: 200, back }], marks: [{ item: "Gas", use: "used" }] })) });
+    expect(lead(fuel(110), "Gas")).toMatchObject({ verb: "slim", says: expect.stringContaining("55") });
+    expect(lead(fuel(50), "Gas").verb).toBe("keep");
+  });
+
+  test("a kit hardly opened is slimmed, never dropped; the third pair that had no turn is left", () => {
+    expect(lead(one({ kind: "wash kit", weight: "136 g" }, 6, () => ({ use: "hardly" })), "It").verb).toBe("slim");
+    const socks = { items: ["grey", "green", "blue"].map((name) => ({ name, kind: "socks", weight: "70 g" })), trips: trips(4, () => ({ marks: ["grey", "green", "blue"].map((item) => ({ item, use: item === "blue" ? "unused" : "used" })) })) };
+    expect(lead(socks, "blue")).toMatchObject({ verb: "slim", stake: { grams: 70 } });
+    expect(lead(socks, "grey").verb).toBe("keep");
+  });
+
+  test("far lighter and liked, on the shelf, for the same job: a swap; among critical things weight alone condemns nothing", () => {
+    const twin = (kind: string, light = "300 g") => ({
+      items: [{ name: "Heavy", kind, weight: "600 g" }, { name: "Light", kind, weight: light }],
+      trips: trips(5, (at) => ({ marks: [{ item: at < 2 ? "Light" : "Heavy", use: "used" }] })),
+    });
+    expect(lead(twin("chair"), "Heavy").verb).toBe("swap");
+    expect(lead(twin("chair", "560 g"), "Heavy").verb).toBe("keep");
+    expect(lead(twin("trail shoes"), "Heavy").verb).toBe("keep");
+  });
+
+  test("cold on two of three nights is a swap, with a caution; one cold night is not", () => {
+    const quilt = (felts: readonly string[]) => one({ kind: "quilt", id: "quilt" }, 2, () => ({}), { conditions: { cold: "strong" }, felt: felts.map((felt) => ({ low: -2, felt, slept: ["quilt"] })) });
+    expect(lead(quilt(["cold", "right"]), "It")).toMatchObject({ verb: "swap", says: expect.stringContaining("Too cold"), caution: expect.any(String) });
+    const once = quilt([]);
+    expect(lead({ ...once, trips: once.trips.map((trip, at) => nth(at, 1, { ...trip, felt: [{ low: -2, felt: "cold", slept: ["quilt"] }] }, trip)) }, "It").verb).toBe("keep");
+  });
+
+  test("clothes are treated again after 42 days or 6 washes, whichever comes first", () => {
+    const treated = (on: string, washes: number) => ({ ...one({ kind: "insect treatment", acquired: "2026-01-01" }, 1, () => ({}), { conditions: { bugs: "some" } }), entries: [{ item: "It", on, what: "service" }, ...Array.from({ length: washes }, () => ({ item: "It", on: "2026-11-20", what: "wash" }))] });
+    expect(lead(treated("2026-10-13", 0), "It")).toMatchObject({ verb: "service", caution: expect.stringContaining("label") });
+    expect(lead(treated("2026-10-14", 5), "It").verb).not.toBe("service");
+    expect(lead(treated("2026-10-14", 6), "It").verb).toBe("service");
+  });
+
+  test("a slow filter is serviced first; still slow after that, replaced", () => {
+    const flow = (entries: object[]) => ({ ...one({ kind: "filter" }, 3, (at) => ({ froze: false, ...(at === 2 ? { reading: { what: "flow", value: 0.2 } } : {}) })), entries });
+    expect(lead(flow([]), "It")).toMatchObject({ verb: "service", says: expect.stringContaining("backflush") });
+    const cleaned = { ...flow([{ item: "It", on: "2025-03-01", what: "service" }]) };
+    expect(lead(cleaned, "It")).toMatchObject({ verb: "replace", says: expect.stringMatching(/flow was 0.2/) });
+  });
+
+  test("tread past its limit is replaced, whatever the miles; readings far from it overrule many miles", () => {
+    const shoes = (n: number, treads: (at: number) => number) => one({ kind: "trail shoes" }, n, (at) => ({ reading: { what: "tread", value: treads(at) } }));
+    expect(lead(shoes(3, (at) => 4 - at * 1.3), "It")).toMatchObject({ verb: "replace", sureness: "sure" });
+    const worn = one({ kind: "trail shoes" }, 16, () => ({}));
+    expect(lead(worn, "It").verb).toBe("replace");
+    expect(lead(shoes(16, (at) => 5 - at * 0.03), "It").verb).not.toBe("replace");
+  });
+
+  test("repairs that come to over half its price, the next among them, are worse than a new one", () => {
+    const jacket = (price: number) => ({ ...one({ kind: "rain trousers", price }, 3, (at) => (at === 2 ? { trouble: "damaged", cause: "weather" } : {})), entries: [{ item: "It", on: "2025-01-20", what: "repair", cost: 20 }] });
+    expect(lead(jacket(70), "It")).toMatchObject({ verb: "replace", says: expect.stringContaining("€40") });
+    expect(lead(jacket(200), "It").verb).toBe("repair");
+  });
+
+  test("a pole that broke is replaced as a piece; a filter of unknown past is not trusted; old plastic is due", () => {
+    expect(lead(one({ kind: "poles", pieces: 2 }, 3, (at) => (at === 2 ? { trouble: "failed", cause: "misuse", pieces: 1 } : {})), "It")).toMatchObject({ verb: "replace", says: expect.stringContaining("1 of 2 gone") });
+    expect(lead(one({ kind: "filter", past: "unknown" }, 1, () => ({ froze: false })), "It")).toMatchObject({ verb: "replace", rule: expect.stringContaining("unknown past") });
+    expect(lead(one({ kind: "water bottle", acquired: "2024-01-01" }, 2, () => ({})), "It")).toMatchObject({ verb: "replace", urgency: "when convenient" });
+    expect(lead(one({ kind: "water bottle", acquired: "2026-01-01" }, 2, () => ({})), "It").verb).toBe("keep");
+  });
+
+  test("left at home and missed by name, it is as good as used", () => {
+    const chair = one({ kind: "chair", weight: "480 g" }, 3, () => ({ use: "unused" }));
+    expect(lead(chair, "It").verb).toBe("drop");
+    const missed = { ...chair, trips: [...chair.trips, { starts: "2026-08-01", ends: "2026-08-03", distance: "40 km", missed: [{ what: "it" }], marks: [] }] };
+    expect(lead(missed, "It").verb).toBe("keep");
+  });
+
+  test("an essential job that nothing on a whole list does is to be added", () => {
+    const shelf = (more: string[]) => ({ items: [...Array.from({ length: 20 }, (_, n) => ({ name: `Mug ${n}`, kind: "mug" })), ...more.map((kind) => ({ name: kind, kind }))], trips: trips(1, () => ({ marks: [] })) });
+    const lacking = (more: string[]) => additions(openBook(logOf(shelf(more)), TODAY)).map(({ what }) => what);
+    expect(lacking([])).toContain("A light");
+    expect(lacking(["head torch"])).not.toContain("A light");
+  });
+
+  test("an owner's own numbers are judged by, and only for that kind", () => {
+    const file = (settings: object) => ({ settings, ...one({ kind: "trail shoes" }, 8, () => ({})) });
+    expect(lead(file({}), "It").verb).not.toBe("replace");
+    expect(lead(file({ kinds: { "trail shoes": { median: 350_000 } } }), "It").verb).toBe("replace");
+    expect(lead(file({ kinds: { boots: { median: 350_000 } } }), "It").verb).not.toBe("replace");
+    const chair = (settings: object) => lead({ settings, ...one({ kind: "chair", weight: "480 g" }, 2, () => ({ use: "unused" })) }, "It").verb;
+    expect([chair({}), chair({ schools: { even: { dropLine: 0.5 } } }), chair({ schools: { even: { dropLine: 0.5, tooLight: 500 } } })]).toEqual(["keep", "drop", "keep"]);
+  });
+});
+
 describe("rulings", () => {
   const chair = (more: object, n = 4) => ({ ...one({ kind: "chair", weight: "480 g", id: "chair" }, n, () => ({ use: "unused" })), rulings: [{ item: "chair", verb: "drop", decision: "overrule", reason: "my back", on: "2025-05-01", trips: 4, ...more }] });
 
@@ -171,7 +276,49 @@ describe("rulings", () => {
   });
 });
 
+const school4 = fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary");
+
 describe("for any history", () => {
+  test("precedence is total: no two verdicts of one item stand level, and danger comes before convenience", () => {
+    fc.assert(fc.property(anyFile, school4, (file, school) => {
+      for (const { case: one, verdicts: found } of verdicts(logOf(file), school)) {
+        const places = found.map((verdict) => precedence(verdict, one));
+        expect(new Set(places).size).toBe(places.length);
+        expect(places).toEqual([...places].sort((a, b) => a - b));
+      }
+    }), { numRuns: 80 });
+  });
+
+  test("units do not matter: typed in ounces and miles, the same is said", () => {
+    fc.assert(fc.property(anyFile, (file) => {
+      const inMiles = (km: string) => `${parseFloat(km) / 1.609344} mi`;
+      const other = {
+        ...file,
+        items: file.items.map((item) => ({ ...item, ...(item.weight ? { weight: `${parseFloat(item.weight) / 28.349523125} oz` } : {}) })),
+        trips: file.trips.map((trip) => ({ ...trip, distance: inMiles(trip.distance) })),
+      };
+      const said = (each: object) => verdicts(logOf(each)).map(({ verdicts: found }) => found.map(({ verb, urgency }) => `${verb} ${urgency}`));
+      expect(said(other)).toEqual(said(file));
+    }), { numRuns: 60 });
+  });
+
+  test("one mark judged again, and what it touches, is what judging everything anew says", () => {
+    fc.assert(fc.property(anyFile, fc.nat(), fc.constantFrom("used", "hardly", "unused"), (file, pick, use) => {
+      const log = logOf(file);
+      const carries = log.trips.flatMap((trip) => trip.carries.map((carry) => ({ trip, carry })));
+      if (carries.length === 0) return;
+      const { trip, carry } = carries[pick % carries.length]!;
+      const mark = Mark.parse({ use });
+      const changed = { ...log, trips: log.trips.map((each) => (each === trip ? { ...each, carries: each.carries.map((one) => (one === carry ? { ...one, mark } : one)) } : each)) };
+      const surveyed = survey(openBook(log, TODAY));
+      const before = new Map(judgeAll(surveyed).map((each) => [each.case.item.id, each]));
+      const again = new Map([...before, ...rejudge(surveyed, withMark(surveyed.book, { trip: trip.id, item: carry.item, mark }), carry.item).map((each) => [each.case.item.id, each] as const)]);
+      const said = (judgements: Iterable<Judgement>) => [...judgements].map(({ case: { item }, verdicts: found }) => [item.id, ...found.map(({ verb, says }) => `${verb}: ${says}`)]);
+      expect(said(again.values())).toEqual(said(verdicts(changed)));
+    }), { numRuns: 80 });
+  });
+
+
   test("cover and what is dangerous to lack are never dropped, by any school", () => {
     fc.assert(fc.property(anyFile, fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary"), (file, school) => {
       for (const { case: { item }, verdicts: found } of verdicts(logOf(file), school)) {

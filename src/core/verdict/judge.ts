@@ -63,7 +63,6 @@ function withoutEchoes(found: readonly Finding[]): Finding[] {
   const silent = new Set<Verb>();
   if (verbs.has("replace")) for (const verb of ["repair", "service", "prove", "swap"] as const) silent.add(verb);
   if (verbs.has("repair")) silent.add("service").add("prove");
-  if (verbs.has("service")) silent.add("swap");
   if (verbs.has("drop")) for (const verb of ["service", "bring only when", "slim", "swap", "prove"] as const) silent.add(verb);
   return found.filter((finding) => !silent.has(finding.verb));
 }

@@ -4,7 +4,7 @@ import { listWords } from "../units/speak";
 import { isCritical, type Case } from "./case";
 import { PROVED_BY } from "./jobs";
 import type { Finding } from "./verdict";
-import { sayTrigger } from "./words";
+import { sayCost, sayTrigger } from "./words";
 
 /** Uses after which a thing that was never mended is taken as known, even where its weather never came. */
 const KNOWN_AFTER = 6;
@@ -27,7 +27,7 @@ export function prove(one: Case): Finding | null {
   return {
     verb: "prove", urgency: pressing ? "before next trip" : "when convenient", sureness: pressing ? "likely" : "perhaps",
     says: `${what}. Try it near home first: ${need} will tell.`,
-    rule: `Proved before it is relied on, being ${item.consequence === "danger" ? "dangerous" : "the end of a trip"} to lose: one used mark${met} ${since ? "since the repair " : ""}is asked for.`,
+    rule: `Proved before it is relied on, being ${sayCost[item.consequence]} to lose: one used mark${met} ${since ? "since the repair " : ""}is asked for.`,
     evidence: [{ text: what.charAt(0).toLowerCase() + what.slice(1), trips: marked.map(({ outing }) => outing.trip.id) }],
     ...(since ? { caution: "A repaired safety item is unproven until it has been tried." } : {}),
   };

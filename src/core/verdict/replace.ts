@@ -1,11 +1,11 @@
 import { daysBetween } from "../ledger/days";
 import { CONDITION } from "../kinds";
 import { count, percent } from "../units/speak";
-import { wornOutOf } from "../wear/wear-left";
+import { wornOutOf } from "../wear/life-belief";
 import { isCritical, type Case } from "./case";
 import { RANK } from "./jobs";
 import type { Finding, Urgency } from "./verdict";
-import { aThing, onTrips, sayLeft, sayReading, sayTrouble, sayWear } from "./words";
+import { aThing, onTrips, sayCost, sayLeft, sayReading, sayTrouble, sayWear } from "./words";
 
 /** Gone, past its date, frozen, beyond mending, past a limit, or too likely to give out on the way. The most certain reason is given. */
 export function replace(one: Case): Finding | null {
@@ -139,7 +139,7 @@ function tooOld(one: Case): Finding | null {
   const seasons = kind.ageDays === 365 ? "a season" : count(kind.ageDays, "day");
   return {
     verb: "replace", urgency: isCritical(one) ? "before next trip" : "when convenient", sureness: "perhaps",
-    says: `In use since ${from}; one of these is good for about ${seasons}. Look at it closely, and put a new one in its place.`,
+    says: `In use since ${from}; one of these is good for about ${seasons}. Look at it closely; a new one is due.`,
     rule: `Older than its kind is trusted for: ${count(days, "day")} against ${count(kind.ageDays, "day")}.`,
     evidence: [{ text: `${item.acquired ? "acquired" : "first carried"} ${from}`, trips: [] }],
   };
@@ -162,7 +162,7 @@ function wornThrough(one: Case): Finding | null {
     verb: "replace", urgency: left.givesOut > 2 * limit && isCritical(one) ? "now" : "before next trip",
     sureness: left.givesOut > 2 * limit || read.length ? "likely" : "perhaps",
     says: `${say(left.worn)} on it, ${sayLeft(one)}. ${percent(left.givesOut)} likely to give out on ${next} (${say(left.nextTrip)}). Replace it before then.`,
-    rule: `Replaced when the chance of giving out before the next trip ends is over ${percent(limit)} for something ${item.consequence === "danger" ? "dangerous" : item.consequence === "trip-ending" ? "trip-ending" : `that is a ${item.consequence}`} to lose: ${percent(left.givesOut)}.`,
+    rule: `Replaced when the chance of giving out before the next trip ends is over ${percent(limit)}, for what is ${sayCost[item.consequence]} to lose: ${percent(left.givesOut)}.`,
     evidence: [
       { text: `${say(left.worn)} of wear`, trips: one.marked.filter(({ mark }) => mark.use !== "unused").map(({ outing }) => outing.trip.id) },
       { text: wornOutOf(left.lives) ? `${wornOutOf(left.lives)} of your own worn out, beside the rule of thumb` : "from the rule of thumb: none of yours has worn out yet", trips: [] },

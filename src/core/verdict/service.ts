@@ -29,7 +29,7 @@ function needsFilling(one: Case): Finding | null {
 }
 
 /** Slow again and again, or measured so: leaks and clogs get service first, then proof. */
-function clogged(one: Case): Finding | null {
+export function clogged(one: Case): Finding | null {
   const { item, kind, marked, readings } = one;
   const since = lastOf(one, ["service"]) ?? "";
   const low = readings.find(({ rule, points }) => canComeBack(rule.what) && points.at(-1)!.y <= rule.limit);

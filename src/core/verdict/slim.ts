@@ -14,7 +14,7 @@ export function slim(one: Case): Finding | null {
 }
 
 /** Trips that are looked back on. */
-const LATELY = 6;
+const LATELY = 8;
 
 function tooMuch(one: Case): Finding | null {
   const lately = one.marked.slice(-LATELY);

@@ -1,6 +1,8 @@
 import type { FullItem } from "../kinds";
 import { count, sayMass } from "../units/speak";
 import { isCritical, type Case } from "./case";
+import { RIVAL_JOBS } from "./jobs";
+import { clogged } from "./service";
 import type { Finding } from "./verdict";
 import { aThing, onTrips } from "./words";
 
@@ -11,13 +13,15 @@ export function swap(one: Case): Finding | null {
 }
 
 /** Uses that are looked back on: what annoyed long ago and has not since is forgiven. */
-const LATELY = 5;
+const LATELY = 8;
 
 function annoys(one: Case): Finding | null {
   const since = one.history.lastService ?? "";
   const lately = one.marked.filter(({ outing, mark }) => outing.trip.ends > since && mark.use !== "unused").slice(-LATELY);
   const annoyed = lately.filter(({ mark }) => (mark.trouble === "nuisance" || mark.why === "awkward" || mark.why === "uncomfortable"));
   const wants = one.marked.at(-1)?.mark.call === "try something else";
+  // What a cleaning may cure is cleaned first.
+  if (clogged(one)) return null;
   if (annoyed.length < 2 && !wants) return null;
   const trips = annoyed.map(({ outing }) => outing.trip.id);
   const told = annoyed.findLast(({ mark }) => mark.note)?.mark.note.replace(/\.$/, "");
@@ -57,7 +61,8 @@ const LIGHTER_GRAMS = 100;
 function lighterOwned(one: Case): Finding | null {
   const { item, book, marked, school } = one;
   const grams = item.weight?.g;
-  const last = marked.at(-1)?.outing;
+  // Of trips that were walked: on a supposed one nobody has said what else went along.
+  const last = marked.findLast(({ outing }) => book.outings.includes(outing))?.outing;
   if (!grams || !last || isCritical(one) || item.load === "hobby" || item.load === "worn" || one.totals.used.trips === 0) return null;
   const other = book.items.find((each) => isLighterTwin(each, item, grams) && book.carriedOf(each.id).length > 0 && !book.carriedOf(each.id).some(({ outing }) => outing === last) && isLiked(each, one));
   if (!other) return null;
@@ -70,7 +75,7 @@ function lighterOwned(one: Case): Finding | null {
 }
 
 const isLighterTwin = (other: FullItem, item: FullItem, grams: number) =>
-  other.id !== item.id && other.state === "active" && other.weight !== null && other.jobs[0] === item.jobs[0] && item.jobs[0] !== "other" &&
+  other.id !== item.id && other.state === "active" && other.weight !== null && (other.kind === item.kind ? item.kind !== "other" : RIVAL_JOBS.includes(item.jobs[0]!) && other.jobs[0] === item.jobs[0]) &&
   other.weight.g <= grams * LIGHTER_SHARE && other.weight.g <= grams - LIGHTER_GRAMS;
 
 /** Used at least twice, and no trouble the last time. */

@@ -1,10 +1,11 @@
 import type { FullItem } from "../kinds";
+import { METRES_PER_MILE } from "../units/quantity";
 import type { ReadingRule } from "../wear/reading-trend";
 import type { Case } from "./case";
 import type { Trouble } from "./history";
 import { count, sayDistance } from "../units/speak";
 import type { Units } from "../units/speak";
-import type { Trigger, TripId, WearUnit } from "../model";
+import type { Consequence, Trigger, TripId, WearUnit } from "../model";
 
 /** Wear in words: "412 km", "38 nights", "120 L". */
 export function sayWear(wear: number, unit: WearUnit, units: Units): string {
@@ -20,6 +21,13 @@ export function sayWear(wear: number, unit: WearUnit, units: Units): string {
   }
 }
 
+const metresIn = (units: Units) => (units.distance === "km" ? 1000 : METRES_PER_MILE);
+
+/** Wear as a bare number in the owner's unit, for charts and forms; and back. */
+export const wearNumber = (wear: number, unit: WearUnit, units: Units) => (unit === "m" ? wear / metresIn(units) : wear);
+export const wearFromNumber = (value: number, unit: WearUnit, units: Units) => (unit === "m" ? value * metresIn(units) : value);
+export const wearUnitName = (unit: WearUnit, units: Units) => (unit === "m" ? units.distance : unit);
+
 /** A reading with its unit: "2.4 mm", "3 of 5". */
 export const sayReading = ({ unit }: Pick<ReadingRule, "unit">, value: number) => `${Math.round(value * 100) / 100}\u00a0${unit}`;
 
@@ -29,6 +37,9 @@ export function sayLeft({ item, left, book }: Pick<Case, "item" | "left" | "book
   const say = (wear: number) => sayWear(wear, item.wears, book.settings.units);
   return `about ${say(left.median)} left, ${say(left.low)} to ${say(left.high)} (80\u00a0%)`;
 }
+
+/** What it costs to lack or lose a thing, as the end of a sentence. */
+export const sayCost: Readonly<Record<Consequence, string>> = { nuisance: "a nuisance", discomfort: "a discomfort", "trip-ending": "the end of a trip", danger: "a danger" };
 
 /** A thing's name inside a sentence: its capital goes, unless it is all capitals. */
 export const aThing = ({ name }: Pick<FullItem, "name">) => (/^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name);

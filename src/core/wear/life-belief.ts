@@ -7,6 +7,8 @@ export interface Life {
   readonly wornOut: boolean;
 }
 
+export const wornOutOf = (lives: readonly Life[]) => lives.filter((life) => life.wornOut).length;
+
 /** A belief held with some weight, 0 to 1, about an item that was worn to `before` when its log began. */
 interface WeightedBelief extends LifeBelief {
   readonly weight: number;
@@ -34,7 +36,7 @@ const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({ f
  * owners: each stays conjugate, and its weight is what it made of the lives, b^a / (b + ΣT^k)^(a + deaths).
  */
 export function believe({ median, k, a }: LifeRule, lives: readonly Life[]): LifeBlend {
-  const deaths = lives.filter((life) => life.wornOut).length;
+  const deaths = wornOutOf(lives);
   const exposure = lives.reduce((sum, life) => sum + life.wear ** k, 0);
   return weighed(OWNERS.map(({ factor, weight }) => {
     const prior = a * (factor * median) ** k / Math.LN2;

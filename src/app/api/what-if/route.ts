@@ -18,6 +18,6 @@ export async function POST(request: Request): Promise<Response> {
   if (!asked.success) return Response.json({ fields: Object.fromEntries(asked.error.issues.map(({ path, message }) => [path.join("."), message])) }, { status: 400 });
   const { school, next, mark } = asked.data;
   const { surveyed, judgements } = await readBook();
-  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: null, days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
+  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: "such a trip", days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
   return Response.json(changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })));
 }

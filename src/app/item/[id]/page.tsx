@@ -1,8 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { CONDITION } from "@/core/kinds";
 import { ItemId } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayMass } from "@/core/units/speak";
-import { sayLeft, sayWear } from "@/core/verdict/words";
+import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/verdict/words";
 import { RetireButton } from "@/app/shelf/retire-button";
 import { Slip } from "@/app/verdicts/slip";
 import { Figure } from "@/ui/figure";
@@ -24,6 +25,7 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
   const { item, state, totals, left, use, book: { carriedOf, entriesOf } } = judgement.case;
   const { units, currency } = book.settings;
   const say = (wear: number) => sayWear(wear, item.wears, units);
+  const inUnit = (wear: number) => wearNumber(wear, item.wears, units);
   const carried = carriedOf(id);
   const entries = entriesOf(id);
   const holders = item.slot ? book.items.filter((other) => other.slot === item.slot && other.id !== id) : [];
@@ -56,13 +58,13 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
         <Figure name="trips used">{totals.used.trips} of {totals.carried.trips}</Figure>
         {totals.deadGramMetres > 0 && <Figure name="carried for nothing">{sayDeadWeight(totals.deadGramMetres, units)}</Figure>}
         {cost > 0 && totals.used.nights >= 1 && <Figure name="costs a night">{currency}{(cost / totals.used.nights).toFixed(2)}</Figure>}
-        {cost > 0 && totals.used.metres > 0 && <Figure name={`costs a ${units.distance}`}>{currency}{(cost / (totals.used.metres / (units.distance === "km" ? 1000 : 1609.344))).toFixed(2)}</Figure>}
+        {cost > 0 && totals.used.metres > 0 && <Figure name={`costs a ${units.distance}`}>{currency}{(cost / wearNumber(totals.used.metres, "m", units)).toFixed(2)}</Figure>}
         {item.past === "unknown" && <Figure name="before the log">unknown</Figure>}
       </dl>
       {left && totals.wear > 0 && (
         <section className="mb-6">
           <h2 className="text-lg">Wear <span className="font-sans text-sm font-normal text-muted">{say(left.worn)} on it; {sayLeft(judgement.case)}</span></h2>
-          <WearChart points={wearPoints(judgement)} low={inUnit(left.worn + left.low)} median={inUnit(left.worn + left.median)} high={inUnit(left.worn + left.high)} next={inUnit(left.worn + left.nextTrip)} unit={item.wears === "m" ? units.distance : item.wears}
+          <WearChart points={wearPoints(judgement)} low={inUnit(left.worn + left.low)} median={inUnit(left.worn + left.median)} high={inUnit(left.worn + left.high)} next={inUnit(left.worn + left.nextTrip)} unit={wearUnitName(item.wears, units)}
             words={`Wear by trip, ${say(left.worn)} so far. It most likely ends between ${say(left.worn + left.low)} and ${say(left.worn + left.high)}.`} />
         </section>
       )}
@@ -76,14 +78,14 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
                 <span className="num shrink-0 text-sm text-muted">{on}</span>
                 {one && <><span className="w-4 shrink-0 self-center"><Stroke code={strokeOf(one, item)} size={18} /></span>
                   <span><Link prefetch={false} href={`/trips/${one.outing.trip.id}`} className="font-semibold hover:underline">{one.outing.trip.name}</Link> {STROKES[strokeOf(one, item)]}
-                    <span className="block text-sm text-muted">{[one.mark?.why, one.mark?.cause, one.mark?.fix, one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "", one.mark?.call ? `your call: ${one.mark.call}` : "", one.mark?.note].filter(Boolean).join("; ")}</span></span></>}
-                {entry && <><span className="w-4 shrink-0 text-center text-stem" aria-hidden="true">◆</span><span className="flex-1"><b>{entry.what}</b>{entry.distance && `, ${sayDistance(entry.distance.m, units)}`}{entry.nights > 0 && `, ${count(entry.nights, "night")}`}{entry.cost ? `, ${currency}${entry.cost}` : ""}<span className="block text-sm text-muted">{entry.note}</span></span><RemoveEntry entry={entry} /></>}
+                    <span className="block text-sm text-muted">{[one.mark?.why, one.mark?.cause, one.mark?.fix, one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "", one.mark?.reading ? `${one.mark.reading.what} ${one.mark.reading.value}` : "", one.mark?.call ? `your call: ${one.mark.call}` : "", one.mark?.note].filter(Boolean).join("; ")}</span></span></>}
+                {entry && <><span className="w-4 shrink-0 text-center text-stem" aria-hidden="true">◆</span><span className="flex-1"><b>{entry.what}</b>{entry.distance && `, ${sayDistance(entry.distance.m, units)}`}{entry.nights > 0 && `, ${count(entry.nights, "night")}`}{entry.cost ? `, ${currency}${entry.cost}` : ""}<span className="block text-sm text-muted">{[entry.condition !== null ? `condition ${entry.condition} of 5` : "", entry.reading ? `${entry.reading.what} ${entry.reading.value}` : "", entry.note].filter(Boolean).join("; ")}</span></span><RemoveEntry entry={entry} /></>}
               </li>
             ))}
           </ul>
         </section>
         <section className="space-y-6">
-          <EntryForm item={id} today={book.today} />
+          <EntryForm item={id} today={book.today} readings={item.rules.readings.filter(({ what }) => what !== CONDITION.what).map(({ what, unit }) => ({ what, unit }))} />
           {holders.length > 0 && (
             <div>
               <h2 className="border-b-2 border-ink pb-1 text-lg">Also in the slot “{item.slot}”</h2>
@@ -96,10 +98,6 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
       </div>
     </>
   );
-
-  function inUnit(wear: number): number {
-    return item.wears === "m" ? wear / (units.distance === "km" ? 1000 : 1609.344) : wear;
-  }
 
   /** Wear after each trip, with what happened then; entries between trips are in the opening step. */
   function wearPoints({ case: one }: typeof judgement & object): WearPoint[] {

@@ -88,8 +88,14 @@ export function MarkPanel({ thing, panel, mark, onSay, onClose }: { thing: Thing
           ))}
         </div>
       )}
+      {panel === "more" && (thing.days !== null || thing.measure) && (
+        <div className="flex flex-wrap gap-3">
+          {thing.days !== null && <NumberField label={`Days used, of ${thing.days}`} value={mark.days ?? null} max={thing.days} onSay={(days) => onSay({ days })} />}
+          {thing.measure && <NumberField label={`Its ${thing.measure.what}, ${thing.measure.unit}`} value={mark.reading?.value ?? null} onSay={(value) => onSay({ reading: value === null ? null : { what: thing.measure!.what, value } })} />}
+        </div>
+      )}
       {(panel === "exit" || panel === "more") && thing.pieces > 1 && (
-        <Field label={`Pieces gone, of ${thing.pieces}`} type="number" min={0} max={thing.pieces} className="w-44" defaultValue={mark.pieces ?? ""} onBlur={(event) => onSay({ pieces: event.target.value === "" ? null : Math.max(0, Math.min(thing.pieces, Math.round(Number(event.target.value)))) })} />
+        <NumberField label={`Pieces gone, of ${thing.pieces}`} value={mark.pieces ?? null} max={thing.pieces} onSay={(pieces) => onSay({ pieces: pieces === null ? null : Math.round(pieces) })} />
       )}
       {(panel === "note" || panel === "more" || panel === "trouble") && (
         <TextField ref={note} label="Note" rows={2} className="max-w-xl" defaultValue={mark.note ?? ""} maxLength={4000}
@@ -99,4 +105,16 @@ export function MarkPanel({ thing, panel, mark, onSay, onClose }: { thing: Thing
       <button type="button" className="btn btn-plain" onClick={onClose}>Done</button>
     </div>
   );
+}
+
+/** A number that may stay blank, said when the field is left. */
+function NumberField({ label, value, max, onSay }: { label: string; value: number | null; max?: number; onSay: (value: number | null) => void }) {
+  const [error, setError] = useState<string>();
+  const say = (typed: string) => {
+    const number = typed.trim() === "" ? null : Number(typed.replace(",", "."));
+    const wrong = number !== null && !(number >= 0 && number <= (max ?? Infinity)) ? `A number from 0${max === undefined ? " up" : ` to ${max}`}.` : undefined;
+    setError(wrong);
+    if (!wrong && number !== value) onSay(number);
+  };
+  return <Field label={label} inputMode="decimal" className="w-44" defaultValue={value ?? ""} error={error} onBlur={(event) => say(event.target.value)} />;
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { callsFor } from "@/core/evidence/chances";
-import { kindOf } from "@/core/kinds";
+import { CONDITION } from "@/core/kinds";
 import { outingOf, type Book } from "@/core/ledger/book";
 import { STOWS, TripId, type Carry, type Trip } from "@/core/model";
 import { listWords, sayMass } from "@/core/units/speak";
@@ -15,6 +15,9 @@ import { Unpack } from "./unpack";
 import Link from "next/link";
 
 export const metadata: Metadata = { title: "Unpack" };
+
+/** From so many days on, it is asked on how many of them a thing was used. */
+const LONG_DAYS = 7;
 
 /** Strokes of earlier trips shown beside a thing. */
 const PATTERN = 8;
@@ -51,7 +54,9 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
     const weather = item.triggers.filter((trigger) => trigger !== "injury" && trigger !== "breakage");
     return [{
       id: item.id, name: item.name, stow: item.stow, weight: item.weight ? sayMass(item.weight.g, book.settings.units) : "", pieces: item.pieces, cover: item.cover,
-      freezes: kindOf(item).freezes && outing.calls.has("freezing"),
+      freezes: item.rules.freezes && outing.calls.has("freezing"),
+      measure: item.rules.readings.find(({ what }) => what !== CONDITION.what) ?? null,
+      days: outing.days >= LONG_DAYS ? outing.days : null,
       pattern: before.map((one) => strokeOf(one, item)), mark: carry.mark,
       hint: item.cover || callsFor(outing, item.triggers) || weather.length === 0 ? "" : `no ${listWords(weather.map(sayTrigger), "or").replace(/^a /, "")} noted`,
     }];

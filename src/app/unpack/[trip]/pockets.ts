@@ -11,6 +11,10 @@ export interface Thing {
   readonly cover: boolean;
   /** Ask whether it froze wet. */
   readonly freezes: boolean;
+  /** What can be measured on it, beside its condition. */
+  readonly measure: { readonly what: string; readonly unit: string } | null;
+  /** Days it was along, where the trip was long enough for them to matter. */
+  readonly days: number | null;
   readonly pattern: readonly StrokeCode[];
   readonly mark: Mark | null;
   /** Why nothing may have asked for it; never a preset. */

@@ -1,0 +1,44 @@
+"use client";
+
+import { useState } from "react";
+import { Field } from "@/ui/field";
+
+interface OwnNumberProps {
+  readonly label: string;
+  /** The owner's own, in the unit shown; undefined where the default holds. */
+  readonly own: number | undefined;
+  readonly fallback: number | null;
+  /** Said after the default: its unit and where it comes from. */
+  readonly source: string;
+  readonly error?: string;
+  readonly onKeep: (value: number | undefined) => void;
+}
+
+/** A number of the trade that an owner may change: the default and its source are shown, and blank brings it back. */
+export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNumberProps) {
+  const shown = own === undefined ? "" : String(round(own));
+  const [typed, setTyped] = useState(shown);
+  const [last, setLast] = useState(shown);
+  const [wrong, setWrong] = useState<string>();
+  // Brought back or changed from elsewhere (another tab, “use mine”): what is kept is shown.
+  if (shown !== last) {
+    setLast(shown);
+    setTyped(shown);
+  }
+  const keep = (value: string) => {
+    const number = value.trim() === "" ? undefined : Number(value.replace(",", "."));
+    if (Number.isNaN(number)) return setWrong("Write a number, or leave it blank for the default.");
+    setWrong(undefined);
+    if (value !== shown) onKeep(number);
+  };
+  return (
+    <div>
+      <Field label={label} inputMode="decimal" value={typed} placeholder={fallback === null ? "none" : String(round(fallback))} error={wrong ?? error}
+        onChange={(event) => setTyped(event.target.value)} onBlur={(event) => keep(event.target.value)} onKeyDown={(event) => { if (event.key === "Enter") keep(event.currentTarget.value); }}
+        hint={<>{own === undefined ? `default ${fallback === null ? "none" : round(fallback)}` : `yours; the default is ${fallback === null ? "none" : round(fallback)}`} {source}</>} />
+      {own !== undefined && <button type="button" className="btn btn-plain !min-h-7 text-sm" onClick={() => onKeep(undefined)}>Reset<span className="sr-only"> {label}</span></button>}
+    </div>
+  );
+}
+
+const round = (value: number) => Math.round(value * 100) / 100;
