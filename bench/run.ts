@@ -3,8 +3,11 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { sheetOf } from "@/app/(tally)/sheet-of";
-import { openBook } from "@/core/ledger/book";
-import { judge } from "@/core/verdict/judge";
+import { openBook, withMark } from "@/core/ledger/book";
+import { Mark } from "@/core/model";
+import { survey } from "@/core/verdict/case";
+import { judge, judgeAll, rejudge } from "@/core/verdict/judge";
+import { whatIf } from "@/core/verdict/what-if";
 import { readLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
@@ -49,6 +52,20 @@ async function speedOfJudgement(folder: string): Promise<string> {
   }), aggregate, "≤ 5 ×");
   const log = await readLog(store);
   row("whole verdict run, from the log in memory", await median(() => judge(openBook(log, TODAY))), aggregate, "≤ 5 ×");
+  const book = openBook(log, TODAY);
+  const surveyed = survey(book);
+  const judgements = judgeAll(surveyed);
+  const fromTotals = await median(() => judgeAll(surveyed));
+  row("all verdicts, from totals", fromTotals, aggregate, "≤ 5 ×");
+  // Each run changes the mark of another thing: what one touches differs from thing to thing.
+  let next = 0;
+  const changed = () => {
+    const item = book.items[(next += 7) % ITEMS]!.id;
+    return { item, trip: book.outings[next % TRIPS]!.trip.id, mark: Mark.parse({ use: "unused" }) };
+  };
+  const one = await median(() => { const mark = changed(); rejudge(surveyed, withMark(book, mark), mark.item); }, 99);
+  console.log(`${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`);
+  row("what if: another school", await median(() => whatIf(surveyed, judgements, { school: "lean" })), aggregate, "–");
   const snapshot = path.join(folder, "big.tar");
   await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
   await store.close();
@@ -127,10 +144,13 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
 }
 
 const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
+const parts = process.argv.slice(2);
 try {
   const snapshot = await speedOfJudgement(folder);
-  await speedOfTracks();
-  await smoothness(folder, snapshot);
+  if (!parts.includes("judgement")) {
+    await speedOfTracks();
+    await smoothness(folder, snapshot);
+  }
 } finally {
   await rm(folder, { recursive: true, force: true });
 }

@@ -21,18 +21,20 @@ export const engineReplaces: Policy = {
 /** What a slimmed thing leaves at home of its weight. */
 const SLIMMED = 0.5;
 
-/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. */
-export const engineLeaves: Policy = {
+/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. Shows each set of judgements to `look`. */
+export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): Policy => ({
   replace: () => new Set(),
   leave: (before) => {
+    const judgements = judged(before);
+    look(judgements);
     const { conditions, days } = before.outing;
     const foreseen = (trigger: Trigger) => (trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none");
     const shareOf = ({ verdicts, case: { state } }: Judgement) => (state !== "active" ? 0
       : verdicts.some(({ verb, when }) => verb === "drop" || (verb === "bring only when" && when!.length > 0 && !when!.some(foreseen))) ? 1
       : verdicts.some(({ verb }) => verb === "slim") ? SLIMMED : 0);
-    return new Map(judged(before).map((judgement) => [judgement.case.item.id, shareOf(judgement)]));
+    return new Map(judgements.map((judgement) => [judgement.case.item.id, shareOf(judgement)]));
   },
-};
+});
 
 const those = (holders: readonly Holder[], test: (holder: Holder) => boolean): ReadonlySet<ItemId> => new Set(holders.filter(test).map(({ id }) => id));
 

@@ -1,5 +1,7 @@
 import { parseArgs } from "node:util";
+import type { Case } from "@/core/verdict/case";
 import { ESSENTIAL_JOBS } from "@/core/verdict/jobs";
+import type { Judgement } from "@/core/verdict/judge";
 import { ageRule, clairvoyant, engineLeaves, engineReplaces, judged, oracle, threeTripsRule } from "./policies";
 import { randomFrom, seedOf } from "./random";
 import { NEVER, walk, type Costs, type Outcome, type Policy } from "./walk";
@@ -49,7 +51,7 @@ function coverage(nature: Nature, count: number): ReadonlyMap<string, Cover> {
 }
 
 const allOf = (covers: Iterable<Cover>) => [...covers].reduce((sum, { inside, below, above }) => ({ inside: sum.inside + inside, below: sum.below + below, above: sum.above + above }), { inside: 0, below: 0, above: 0 });
-const count = ({ inside, below, above }: Cover) => inside + below + above;
+const countOf = ({ inside, below, above }: Cover) => inside + below + above;
 
 /** Things of a kind from which its coverage is told. */
 const ENOUGH = 60;
@@ -67,8 +69,8 @@ function tellCoverage(): void {
   for (const [name, nature] of natures) {
     const kinds = coverage(nature, COUNT);
     const all = allOf(kinds.values());
-    const told = [...kinds].filter(([, cover]) => count(cover) >= ENOUGH).map(([kind, cover]) => ({ kind, share: cover.inside / count(cover) })).sort((a, b) => a.share - b.share);
-    console.log(`${name.padEnd(54)} ${percent(all.inside, count(all)).padStart(5)} of ${String(count(all)).padStart(5)}; shorter than said ${percent(all.below, count(all))}, longer ${percent(all.above, count(all))}; ${told.length} kinds ${told.length ? `${percent(told[0]!.share, 1)} (${told[0]!.kind}) to ${percent(told.at(-1)!.share, 1)} (${told.at(-1)!.kind})` : ""}`);
+    const told = [...kinds].filter(([, cover]) => countOf(cover) >= ENOUGH).map(([kind, cover]) => ({ kind, share: cover.inside / countOf(cover) })).sort((a, b) => a.share - b.share);
+    console.log(`${name.padEnd(54)} ${percent(all.inside, countOf(all)).padStart(5)} of ${String(countOf(all)).padStart(5)}; shorter than said ${percent(all.below, countOf(all))}, longer ${percent(all.above, countOf(all))}; ${told.length} kinds ${told.length ? `${percent(told[0]!.share, 1)} (${told[0]!.kind}) to ${percent(told.at(-1)!.share, 1)} (${told.at(-1)!.kind})` : ""}`);
   }
 }
 
@@ -87,20 +89,24 @@ function tellReplacing(name: string, nature: Nature, costs: Costs, count = COUNT
   }
 }
 
+/** Whatever the history, never to be dropped for want of use. Warmth and rain wear may be, where another is used more and a backup is left. */
+const mustStay = ({ item }: Case) => item.cover || item.consequence === "danger" || item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
+
 function tellLeaving(name: string, nature: Nature): void {
   const people = walkers(nature);
+  let [looked, dangerous] = [0, 0];
+  const look = (judgements: readonly Judgement[]) => {
+    for (const { verdicts } of judgements.filter(({ case: each }) => mustStay(each))) {
+      looked += 1;
+      if (verdicts.some(({ verb }) => verb === "drop")) dangerous += 1;
+    }
+  };
   console.log(`\n   ${name}`);
-  let dangerous = 0;
-  for (const [who, policy] of [["engine", engineLeaves], ["unused on the last three trips", threeTripsRule]] as const) {
-    const sum = total(people.map((walker) => walk(walker, policy, USUAL_COSTS, who === "engine" && walker.seed % 4 === 0 ? (before) => {
-      for (const { case: { item }, verdicts } of judged(before)) {
-        const grave = item.cover || item.consequence === "danger" || item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
-        if (grave && verdicts.some(({ verb }) => verb === "drop")) dangerous += 1;
-      }
-    } : undefined)));
+  for (const [who, policy] of [["engine", engineLeaves(look)], ["unused on the last three trips", threeTripsRule]] as const) {
+    const sum = total(people.map((walker) => walk(walker, policy, USUAL_COSTS)));
     console.log(`   ${who.padEnd(34)} ${(sum.savedGramMetres / 1e6 / people.length).toFixed(0).padStart(6)} kg·km saved a walker   ${(sum.regrets / people.length).toFixed(1).padStart(6)} regrets (${(sum.regretsOfCover / people.length).toFixed(1)} of them cover)`);
   }
-  console.log(`   drops of what is dangerous to lack: ${dangerous}`);
+  console.log(`   ${dangerous} of ${looked} judgements of what is dangerous to lack said drop`);
 }
 
 const start = performance.now();
@@ -111,6 +117,7 @@ if (values.part.includes("2")) {
   tellReplacing("as drawn", WEARING, USUAL_COSTS);
   tellReplacing("half the rule of thumb, three retired", { ...WEARING, lives: 0.5, retired: 3 }, USUAL_COSTS);
   tellReplacing("twice the rule of thumb, three retired", { ...WEARING, lives: 2, retired: 3 }, USUAL_COSTS);
+  tellReplacing("sensitivity: nobody grades", { ...WEARING, graders: 0 }, USUAL_COSTS);
   tellReplacing("sensitivity: failures cost half", WEARING, costsTimes(0.5));
   tellReplacing("sensitivity: failures cost twice", WEARING, costsTimes(2));
 }

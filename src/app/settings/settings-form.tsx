@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useState, useTransition } from "react";
+import { useOptimistic, useState, useTransition } from "react";
 import { toast } from "sonner";
 import type { Settings } from "@/core/model";
 import { SCHOOLS } from "@/core/verdict/schools";
@@ -14,7 +14,8 @@ import { NumbersForm, type OwnLives } from "./numbers-form";
 /** Units, school and look; each choice is kept as it is made. */
 export function SettingsForm({ settings, theme, lives }: { settings: Settings; theme: string; lives: Readonly<Record<string, OwnLives>> }) {
   const router = useRouter();
-  const [now, setNow] = useState(settings);
+  const [kept, setKept] = useState(settings);
+  const [now, setNow] = useOptimistic(kept);
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [body, setBody] = useState(settings.body?.typed ?? "");
   const [, start] = useTransition();
@@ -22,7 +23,9 @@ export function SettingsForm({ settings, theme, lives }: { settings: Settings; t
     setNow(next);
     const answer = await keepSettings({ ...next, body: next.body?.typed ?? null });
     setErrors(answer.ok ? {} : answer.fields);
+    // What was refused is not kept here either, or it would be sent again with the next change.
     if (!answer.ok) return;
+    setKept(next);
     tellOtherTabs();
     router.refresh();
   });
@@ -55,7 +58,7 @@ export function SettingsForm({ settings, theme, lives }: { settings: Settings; t
           ))}
         </div>
       </section>
-      <NumbersForm settings={now} lives={lives} errors={errors} keep={keep} />
+      <NumbersForm settings={kept} lives={lives} errors={errors} keep={keep} />
     </div>
   );
 }

@@ -6,10 +6,12 @@ import { SchoolName, Use, type ItemId, type TripId, type Verb } from "@/core/mod
 import type { Units } from "@/core/units/speak";
 import type { Urgency } from "@/core/verdict/verdict";
 import { wearFromNumber, wearNumber } from "@/core/verdict/words";
+import type { Answer } from "@/ui/answer";
 import { Field, SelectField } from "@/ui/field";
 import { VerbWord } from "@/ui/verb-word";
 
-interface Change {
+/** A verdict that would be another, as much of it as is shown. */
+export interface ToldChange {
   readonly item: ItemId;
   readonly name: string;
   readonly from: { readonly verb: Verb; readonly urgency: Urgency };
@@ -51,7 +53,7 @@ function Supposing({ school: now, next, units, trips, items }: WhatIfProps) {
   const [trip, setTrip] = useState<string>(trips[0]?.id ?? "");
   const [item, setItem] = useState("");
   const [use, setUse] = useState<Use>("used");
-  const [changes, setChanges] = useState<readonly Change[]>();
+  const [changes, setChanges] = useState<readonly ToldChange[]>();
   const [fields, setFields] = useState<Readonly<Record<string, string>>>({});
   const asks = { school: school !== now, next: days !== usual.days || distance !== usual.distance, mark: item !== "" && trip !== "" };
   const asking = asks.school || asks.next || asks.mark;
@@ -65,9 +67,9 @@ function Supposing({ school: now, next, units, trips, items }: WhatIfProps) {
     const stop = new AbortController();
     const wait = setTimeout(() => void fetch("/api/what-if", { method: "POST", body: supposed, signal: stop.signal })
       .then(async (answer) => {
-        const told = (await answer.json()) as Change[] & { fields?: Record<string, string> };
-        setFields(answer.ok ? {} : (told.fields ?? {}));
-        setChanges(answer.ok ? told : undefined);
+        const told = (await answer.json()) as Answer<readonly ToldChange[]>;
+        setFields(told.ok ? {} : told.fields);
+        setChanges(told.ok ? told.value : undefined);
       })
       .catch((error: Error) => { if (error.name !== "AbortError") setFields({ "": "The server can’t be reached." }); }), PAUSE_MS);
     return () => { clearTimeout(wait); stop.abort(); };

@@ -36,18 +36,36 @@ export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => trigge
  * @param missed those that it was left at home on and missed
  */
 export function evidenceOfUse(all: readonly Marked[], item: FullItem, missed: readonly Outing[]): UseEvidence {
-  const called: Marked[] = [];
-  const uncalled: Marked[] = [];
-  for (const one of all) (wasCalled(one, item) ? called : uncalled).push(one);
-  const uncalledChances = tallyUp(uncalled);
-  const calledChances = tallyUp(called);
+  const called = new Tally();
+  const uncalled = new Tally();
+  for (const one of all) {
+    const beside = chancesBeside(one);
+    (wasCalled(one, item) ? called : uncalled).add(one, chancesOn(one.outing, one.part) - beside);
+    uncalled.misses += beside;
+  }
+  for (const outing of missed) called.uses += chancesOn(outing);
   return {
-    called: { ...calledChances, uses: calledChances.uses + missed.reduce((sum, outing) => sum + chancesOn(outing), 0) },
+    called: { uses: called.uses, misses: called.misses }, uncalled: { uses: uncalled.uses, misses: uncalled.misses },
+    calledTrips: called.trips, calledUsed: called.used, calledUnused: called.unused,
+    uncalledTrips: uncalled.trips, uncalledUsed: uncalled.used,
     missed: missed.map(({ trip }) => trip.id),
-    uncalled: { ...uncalledChances, misses: uncalledChances.misses + all.reduce((sum, one) => sum + chancesBeside(one), 0) },
-    calledTrips: tripIds(called), calledUsed: tripIds(called.filter(inUse)), calledUnused: tripIds(called.filter((one) => !inUse(one))),
-    uncalledTrips: tripIds(uncalled), uncalledUsed: tripIds(uncalled.filter(inUse)),
   };
+}
+
+/** Chances and trips of one sort, added up as they come. */
+class Tally {
+  uses = 0;
+  misses = 0;
+  readonly trips: TripId[] = [];
+  readonly used: TripId[] = [];
+  readonly unused: TripId[] = [];
+
+  add({ outing: { trip }, mark: { use } }: Marked, chances: number): void {
+    this.uses += chances * USE_WEIGHT[use];
+    this.misses += chances * (1 - USE_WEIGHT[use]);
+    this.trips.push(trip.id);
+    (use === "unused" ? this.unused : this.used).push(trip.id);
+  }
 }
 
 /** What every night out, or every trip, brings by itself: "no call for it" is no excuse there. */
@@ -58,20 +76,6 @@ export function wasCalled({ outing, mark }: Marked, item: FullItem): boolean {
   if (mark.use === "unused" && mark.why === "trip cut short") return false;
   const excused = mark.use === "unused" && mark.why === "no call for it";
   return callsFor(outing, excused ? item.triggers.filter((trigger) => UNAVOIDABLE.includes(trigger)) : item.triggers);
-}
-
-const inUse = ({ mark }: Marked) => mark.use !== "unused";
-const tripIds = (carried: readonly Marked[]) => carried.map((one) => one.outing.trip.id);
-
-function tallyUp(carried: readonly Marked[]): UseChance {
-  let uses = 0;
-  let misses = 0;
-  for (const one of carried) {
-    const chances = chancesOn(one.outing, one.part) - chancesBeside(one);
-    uses += chances * USE_WEIGHT[one.mark.use];
-    misses += chances * (1 - USE_WEIGHT[one.mark.use]);
-  }
-  return { uses, misses };
 }
 
 /** On a long trip with a thing known to be used on a few days: the chances of the weeks that it was not wanted in. */

@@ -2,12 +2,14 @@ import { type FullItem, withDefaults } from "../kinds";
 import { medianOf } from "../median";
 import type { Carry, Entry, ItemId, Log, Mark, Ruling, SchoolName, Settings, Trigger, Trip, TripId } from "../model";
 import { rulesOf, type Rules } from "../rules";
-import { daysBetween } from "./days";
+import { daysBetween, inOrder } from "./days";
 import { groupBy } from "./group";
 
 /** A trip with what the sums need of it, worked out once. */
 export interface Outing {
   readonly trip: Trip;
+  /** Its place among the outings of the book, oldest first. */
+  readonly n: number;
   readonly days: number;
   readonly nights: number;
   /** Metres walked, all legs. */
@@ -50,7 +52,7 @@ export interface NextOuting {
   readonly days: number;
 }
 
-const byDate = (a: Trip, b: Trip) => a.starts.localeCompare(b.starts) || a.ends.localeCompare(b.ends) || a.id.localeCompare(b.id);
+const byDate = (a: Trip, b: Trip) => inOrder(a.starts, b.starts) || inOrder(a.ends, b.ends) || inOrder(a.id, b.id);
 
 /**
  * Opens a log for judging.
@@ -63,13 +65,13 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const items = log.items.map((item) => withDefaults(item, rules.kindOf(item)));
   const byId = new Map(items.map((item) => [item.id, item]));
   const trips = [...log.trips].sort(byDate);
-  const outings = trips.filter((trip) => !trip.planned).map(outingOf);
+  const outings = trips.filter((trip) => !trip.planned).map((trip, n) => outingOf(trip, n));
   const carried = groupBy(
     outings.flatMap((outing) => outing.trip.carries.map((carry): Carried => ({ outing, carry, mark: carry.mark, part: partCarried(outing, carry) }))),
     (one) => one.carry.item,
   );
-  const entries = groupBy([...log.entries].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (entry) => entry.item);
-  const rulings = groupBy([...log.rulings].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id)), (ruling) => ruling.item);
+  const entries = groupBy([...log.entries].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), (entry) => entry.item);
+  const rulings = groupBy([...log.rulings].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), (ruling) => ruling.item);
   const named = new Map(items.map((item) => [item.name.trim().toLowerCase(), item.id]));
   const missed = groupBy(outings.flatMap((outing) => outing.trip.missed.flatMap(({ what }) => {
     const id = named.get(what.trim().toLowerCase());
@@ -97,16 +99,15 @@ export function withMark(book: Book, { trip, item, mark }: { readonly trip: Trip
   const here = before.find((one) => one.outing === outing);
   const carry: Carry = { item, legs: here?.carry.legs ?? null, mark };
   const changed: Carried = { outing, carry, mark, part: here?.part ?? 1 };
-  const order = (one: Carried) => book.outings.indexOf(one.outing);
-  const after = here ? before.map((one) => (one === here ? changed : one)) : [...before, changed].sort((a, b) => order(a) - order(b));
+  const after = here ? before.map((one) => (one === here ? changed : one)) : [...before, changed].sort((a, b) => a.outing.n - b.outing.n);
   return { ...book, carriedOf: (id) => (id === item ? after : book.carriedOf(id)) };
 }
 
-export function outingOf(trip: Trip): Outing {
+export function outingOf(trip: Trip, n = 0): Outing {
   const days = daysBetween(trip.starts, trip.ends) + 1;
   const nights = trip.nights ?? days - 1;
   const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
-  return { trip, days, nights, metres, calls: callsOf(trip, nights) };
+  return { trip, n, days, nights, metres, calls: callsOf(trip, nights) };
 }
 
 function callsOf(trip: Trip, nights: number): Set<Trigger> {

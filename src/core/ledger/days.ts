@@ -5,4 +5,5 @@ export function daysBetween(from: string, to: string): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from));
 }
 
-
+/** Order of two ISO dates (or ids), the earlier first. Much quicker than a comparison by language, which they don't need. */
+export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

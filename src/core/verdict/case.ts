@@ -31,6 +31,8 @@ export interface Case {
   readonly tripChance: number;
   /** Worth ÷ weight; null where weight does not decide. */
   readonly worth: number | null;
+  /** Others of its kind, and those that do the same first job where one is enough. */
+  readonly alike: readonly FullItem[];
   /** Of the same kind, come to the shelf later, in use, and sound as far as the log tells. */
   readonly successor: FullItem | null;
 }
@@ -97,12 +99,20 @@ export function openCase(item: FullItem, { book, totals: ledgers, marks, beliefs
     left: state === "active" ? leftIn(item, totals, readings, book, beliefs) : null,
     marked: own,
     history: historyOf(item, book, own),
+    alike: alikeTo(item, byKind, mates),
     successor: successorOf(item, byKind, marksOf),
     worth: item.load === "hobby" || item.cover ? null : worthToWeight({
       consequence: item.consequence, grams: item.weight?.g ?? null, chance: tripChance,
       backedUp: rivals.some((rival) => rival.insteadOn.length > rival.together / 2) ? CHANCE_RIVAL_FAILS : null,
     }),
   };
+}
+
+function alikeTo(item: FullItem, byKind: Survey["byKind"], mates: Survey["mates"]): FullItem[] {
+  const kin = item.kind === "other" ? [] : (byKind.get(item.kind) ?? []);
+  const [job] = item.jobs;
+  const doing = job === undefined ? [] : (mates.get(job) ?? []).filter((other) => other.jobs[0] === job && other.kind !== item.kind);
+  return [...kin, ...doing].filter((other) => other.id !== item.id);
 }
 
 function chanceOnTrip({ called, uncalled, calledTrips, uncalledTrips }: UseEvidence): number {

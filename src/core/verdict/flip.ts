@@ -123,12 +123,12 @@ function futureTrips(item: FullItem, verb: Verb, { book, marks, mates }: Survey)
 
 const ALWAYS_THERE: readonly Trigger[] = ["always", "darkness", "camp time"];
 
-function supposedOuting({ today }: Book, { days, nights, metres }: NextOuting, calls: ReadonlySet<Trigger>, at: number): Outing {
+function supposedOuting({ today, outings }: Book, { days, nights, metres }: NextOuting, calls: ReadonlySet<Trigger>, at: number): Outing {
   // Only their order counts: the length is given above.
   const day = formatISO(addDays(parseISO(today), at + 1), { representation: "date" });
   const conditions = Object.fromEntries([...calls].map((trigger) => [trigger, "some" as const]));
   return {
-    days, nights, metres, calls,
+    n: outings.length + at, days, nights, metres, calls,
     trip: {
       id: `supposed-${at}` as TripId, name: "a trip like your last", starts: day, ends: day, nights, planned: false, cut: false, conditions,
       legs: [{ name: "", distance: { typed: `${metres / 1000} km`, m: metres }, ascent: null, terrain: "mixed" }],

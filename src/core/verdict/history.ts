@@ -1,4 +1,5 @@
 import type { Marked, Book } from "../ledger/book";
+import { inOrder } from "../ledger/days";
 import type { FullItem } from "../kinds";
 import type { Entry, ItemState, Mark, TripId } from "../model";
 
@@ -43,12 +44,12 @@ export function historyOf(item: FullItem, book: Book, marks: readonly Marked[]):
   const fromEntries = entries
     .filter((entry) => entry.what === "damage")
     .map((entry): Trouble => ({ on: entry.on, trip: null, tripName: entry.note || "between trips", mark: null, entry, failed: false }));
-  const troubles = [...fromMarks, ...fromEntries].sort((a, b) => a.on.localeCompare(b.on));
+  const troubles = [...fromMarks, ...fromEntries].sort((a, b) => inOrder(a.on, b.on));
   const mended = entries.filter((entry) => entry.what === "repair");
   const repairs = [
     ...mended.map((entry) => ({ on: entry.on, tripName: null, cost: entry.cost ?? 0 })),
     ...marks.filter(({ mark }) => mark.fix === "patched").map(({ outing }) => ({ on: outing.trip.ends, tripName: outing.trip.name, cost: 0 })),
-  ].sort((a, b) => a.on.localeCompare(b.on));
+  ].sort((a, b) => inOrder(a.on, b.on));
   const lastMend = entries.findLast((entry) => entry.what === "repair" || entry.what === "service")?.on ?? null;
   const last = troubles.at(-1) ?? null;
   // A patch on the trail that held on a later trip is as good as a repair.
@@ -58,7 +59,7 @@ export function historyOf(item: FullItem, book: Book, marks: readonly Marked[]):
     troubles, open, repairs,
     lastRepair: repairs.at(-1)?.on ?? null,
     lastService: entries.findLast((entry) => ["service", "wash", "restock", "check", "repair"].includes(entry.what))?.on ?? null,
-    piecesOut: marks.reduce((sum, { outing, mark }) => sum + (madeGoodSince(entries, outing.trip.ends) ? 0 : (mark.pieces ?? 0)), 0),
+    piecesOut: marks.reduce((sum, { outing, mark }) => sum + (mark.pieces && !madeGoodSince(entries, outing.trip.ends) ? mark.pieces : 0), 0),
   };
 }
 

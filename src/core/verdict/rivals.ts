@@ -1,6 +1,6 @@
 import type { FullItem } from "../kinds";
 import type { Marked } from "../ledger/book";
-import type { ItemId, Job, TripId } from "../model";
+import type { ItemId, Job, TripId, Use } from "../model";
 import { stateOf } from "./history";
 import { RIVAL_JOBS } from "./jobs";
 
@@ -23,18 +23,22 @@ export function jobMates(items: readonly FullItem[]): ReadonlyMap<Job, readonly 
 export function rivalsOf(item: FullItem, mates: ReadonlyMap<Job, readonly FullItem[]>, marksOf: (id: ItemId) => readonly Marked[]): Rival[] {
   const doing = item.jobs.flatMap((job) => (mates.get(job) ?? []).filter((other) => other.id !== item.id).map((other) => ({ job, other })));
   if (doing.length === 0) return [];
-  const own = new Map(marksOf(item.id).map(({ outing, mark }) => [outing.trip.id, mark.use]));
-  const last = [...own.keys()].at(-1);
+  const own: (Use | undefined)[] = [];
+  for (const { outing, mark } of marksOf(item.id)) own[outing.n] = mark.use;
+  const last = own.length - 1;
   return doing.flatMap(({ job, other }) => {
     const marks = marksOf(other.id);
-    if (last === undefined || stateOf(other, marks) !== "active") return [];
-    const both = marks.filter(({ outing }) => own.has(outing.trip.id));
+    if (last < 0 || stateOf(other, marks) !== "active") return [];
+    let [usedTrips, together, lastBoth] = [0, 0, -1];
+    const insteadOn: TripId[] = [];
+    for (const { outing: { n, trip }, mark: { use } } of marks) {
+      if (use !== "unused") usedTrips += 1;
+      if (own[n] === undefined) continue;
+      together += 1;
+      lastBoth = n;
+      if (use === "used" && own[n] === "unused") insteadOn.push(trip.id);
+    }
     // One left at home by now, or replaced, no longer does the job.
-    if (both.length < 2 || both.at(-1)!.outing.trip.id !== last) return [];
-    return [{
-      item: other, job, together: both.length,
-      usedTrips: marks.filter(({ mark }) => mark.use !== "unused").length,
-      insteadOn: both.filter(({ outing, mark }) => mark.use === "used" && own.get(outing.trip.id) === "unused").map(({ outing }) => outing.trip.id),
-    }];
+    return together < 2 || lastBoth !== last ? [] : [{ item: other, job, together, usedTrips, insteadOn }];
   });
 }

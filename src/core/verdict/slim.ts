@@ -70,7 +70,7 @@ function hardlyOpened(one: Case): Finding | null {
 function spareInTurn(one: Case): Finding | null {
   const { item, kind, book, marked } = one;
   if (!kind.inTurn || isTooLight(one)) return null;
-  const others = book.items.filter((other) => other.kind === item.kind && other.id !== item.id);
+  const others = one.alike.filter((other) => other.kind === item.kind);
   const used = new Map(others.map((other) => [other, new Set(book.carriedOf(other.id).filter(({ mark }) => mark?.use === "used").map(({ outing }) => outing.trip.id))]));
   const spare = marked.filter(({ outing, mark }) => mark.use === "unused" && others.filter((other) => used.get(other)!.has(outing.trip.id)).length >= 2).map(({ outing }) => outing.trip.id);
   const turns = marked.filter(({ mark }) => mark.use === "used").length;

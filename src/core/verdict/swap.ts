@@ -1,7 +1,6 @@
 import type { FullItem } from "../kinds";
 import { count, sayMass } from "../units/speak";
 import { isCritical, type Case } from "./case";
-import { RIVAL_JOBS } from "./jobs";
 import { clogged } from "./service";
 import type { Finding } from "./verdict";
 import { aThing, onTrips } from "./words";
@@ -62,9 +61,9 @@ function lighterOwned(one: Case): Finding | null {
   const { item, book, marked, school } = one;
   const grams = item.weight?.g;
   // Of trips that were walked: on a supposed one nobody has said what else went along.
-  const last = marked.findLast(({ outing }) => book.outings.includes(outing))?.outing;
+  const last = marked.findLast(({ outing }) => book.outings[outing.n] === outing)?.outing;
   if (!grams || !last || isCritical(one) || item.load === "hobby" || item.load === "worn" || one.totals.used.trips === 0) return null;
-  const other = book.items.find((each) => isLighterTwin(each, item, grams) && book.carriedOf(each.id).length > 0 && !book.carriedOf(each.id).some(({ outing }) => outing === last) && isLiked(each, one));
+  const other = one.alike.find((each) => isFarLighter(each, grams) && book.carriedOf(each.id).length > 0 && !book.carriedOf(each.id).some(({ outing }) => outing === last) && isLiked(each, one));
   if (!other) return null;
   return {
     verb: "swap", urgency: "when convenient", sureness: "perhaps", saves: grams - other.weight!.g,
@@ -74,9 +73,7 @@ function lighterOwned(one: Case): Finding | null {
   };
 }
 
-const isLighterTwin = (other: FullItem, item: FullItem, grams: number) =>
-  other.id !== item.id && other.state === "active" && other.weight !== null && (other.kind === item.kind ? item.kind !== "other" : RIVAL_JOBS.includes(item.jobs[0]!) && other.jobs[0] === item.jobs[0]) &&
-  other.weight.g <= grams * LIGHTER_SHARE && other.weight.g <= grams - LIGHTER_GRAMS;
+const isFarLighter = ({ state, weight }: FullItem, grams: number) => state === "active" && weight !== null && weight.g <= grams * LIGHTER_SHARE && weight.g <= grams - LIGHTER_GRAMS;
 
 /** Used at least twice, and no trouble the last time. */
 const isLiked = (other: FullItem, { book }: Case) => {

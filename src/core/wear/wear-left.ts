@@ -1,9 +1,10 @@
 import { CONDITION, type FullItem } from "../kinds";
+import { inOrder } from "../ledger/days";
 import { groupBy } from "../ledger/group";
 import type { Book, NextOuting } from "../ledger/book";
 import { marked } from "../ledger/book";
 import { TYPICAL_WET_SHARE, type Totals } from "../ledger/totals";
-import type { ItemId } from "../model";
+import type { ItemId, Mark } from "../model";
 import { lastingAlone, lastingByReadings, type Lasting } from "./lasting";
 import { believe, believeOfUnknownPast, kindLasting, wornBefore, type Life, type LifeBlend } from "./life-belief";
 import { readingTrend, type ReadingRule, type ReadingTrend } from "./reading-trend";
@@ -107,8 +108,9 @@ export interface Readings {
  * Only what its kind has a limit for; the owner's grade of its condition counts for whatever wears.
  */
 export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings[] {
-  if (item.rules.readings.length === 0) return [];
   const entries = book.entriesOf(item.id);
+  const isReading = ({ condition, reading }: Pick<Mark, "condition" | "reading">) => condition !== null || reading !== null;
+  if (item.rules.readings.length === 0 || !(totals.wearByTrip.some(({ carried }) => isReading(carried.mark)) || entries.some(isReading))) return [];
   const lifted = entries.findLast((entry) => entry.what === "service" || entry.what === "repair" || entry.what === "wash")?.on ?? "";
   const atFirst = totals.wear - totals.wearByTrip.reduce((sum, trip) => sum + trip.wear, 0);
   let wear = atFirst;
@@ -117,8 +119,8 @@ export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings
     return { on: outing.trip.ends, x: wear, condition: mark.condition, reading: mark.reading };
   });
   const wearBy = (day: string) => taken.findLast((each) => each.on <= day)?.x ?? atFirst;
-  const between = entries.filter((entry) => entry.condition !== null || entry.reading !== null).map((entry) => ({ on: entry.on, x: wearBy(entry.on), condition: entry.condition, reading: entry.reading }));
-  const all = [...taken, ...between].filter(({ on }) => on >= lifted).sort((a, b) => a.on.localeCompare(b.on));
+  const between = entries.filter(isReading).map((entry) => ({ on: entry.on, x: wearBy(entry.on), condition: entry.condition, reading: entry.reading }));
+  const all = [...taken, ...between].filter(({ on }) => on >= lifted).sort((a, b) => inOrder(a.on, b.on));
   return item.rules.readings.flatMap((rule) => {
     const of = all.flatMap((each) => {
       const y = rule.what === CONDITION.what ? each.condition : each.reading?.what === rule.what ? each.reading.value : null;

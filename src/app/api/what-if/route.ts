@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
 import { whatIf } from "@/core/verdict/what-if";
+import { byField, refuse, type Answer } from "@/ui/answer";
+import type { ToldChange } from "../../verdicts/what-if";
 import { readBook } from "../../book";
 
 const Supposed = z.object({
@@ -15,9 +17,11 @@ const Supposed = z.object({
 /** Which verdicts would change under a supposition. Nothing is kept. */
 export async function POST(request: Request): Promise<Response> {
   const asked = Supposed.safeParse(await request.json().catch(() => null));
-  if (!asked.success) return Response.json({ fields: Object.fromEntries(asked.error.issues.map(({ path, message }) => [path.join("."), message])) }, { status: 400 });
+  if (!asked.success) return answer(refuse(byField(asked.error)));
   const { school, next, mark } = asked.data;
   const { surveyed, judgements } = await readBook();
   const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: "such a trip", days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
-  return Response.json(changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })));
+  return answer({ ok: true, value: changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })) });
 }
+
+const answer = (said: Answer<readonly ToldChange[]>) => Response.json(said);

@@ -1,0 +1,141 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { expectAccessible, openPage, PHONE, startApp, type App } from "./app";
+import { openBrowser } from "./launch";
+
+let browser: Browser;
+let app: App;
+beforeAll(async () => {
+  [browser, app] = await Promise.all([openBrowser(), startApp("demo")]);
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+const exported = async () => (await fetch(`${app.url}/api/log`)).json() as Promise<{ settings: Record<string, unknown>; entries: Record<string, unknown>[]; trips: { id: string; marks: Record<string, unknown>[] }[] }>;
+
+test("an opened slip shows the whole argument: the rule and its line, the chances, the curves, and what would change it", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
+  const shoes = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
+  await shoes.getByText("The whole argument").click();
+  await shoes.getByText(/^Replaced when the chance of giving out before the next trip ends is over 10/).waitFor();
+  await shoes.getByText(/2 of your own 3 worn out so far/).waitFor();
+  await shoes.getByText(/^A next trip of half the length: then/).waitFor();
+  await shoes.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
+  const chair = page.getByRole("article", { name: "drop Folding chair" });
+  await chair.getByText("The whole argument").click();
+  await chair.getByText("Used on 2 more trips: then “keep”.").waitFor();
+  await chair.getByText(/the line is 35/).waitFor();
+  await expectAccessible(page);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("a phone opens it too, and nothing is wider than the screen", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/verdicts`, PHONE);
+  const shoes = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
+  await shoes.getByText("The whole argument").tap();
+  await shoes.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
+  await page.getByText("Worth its weight").tap();
+  await page.getByRole("region", { name: "The pack by worth" }).waitFor();
+  await page.getByText("What if …").tap();
+  await page.getByLabel("School").waitFor();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await expectAccessible(page);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("what if: school, length and one mark change what they change, at once, and nothing is kept", async () => {
+  const before = JSON.stringify(await exported());
+  const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
+  await page.getByText("What if …").click();
+  await page.getByLabel("School").selectOption("lean");
+  const changes = page.locator("details li");
+  await changes.filter({ hasText: "Spare shirt" }).filter({ hasText: "drop" }).waitFor();
+  await page.getByLabel("School").selectOption("even");
+  await page.getByText("verdict changes").or(page.getByText("verdicts change")).waitFor({ state: "detached" });
+  await page.getByLabel("Next trip, km").fill("400");
+  await page.getByLabel("Next trip, days").fill("21");
+  await changes.filter({ hasText: "Trail shoes, pair 3" }).filter({ hasText: "now" }).waitFor();
+  await page.getByLabel("Next trip, days").fill("many");
+  await page.getByText("Write the days as a number.").waitFor();
+  expect(await page.getByLabel("Next trip, km").inputValue()).toBe("400");
+  await page.getByRole("button", { name: "As it is" }).click();
+  await page.getByLabel("One mark: of").selectOption({ label: "Two-pole tent" });
+  await page.getByLabel("being").selectOption("unused");
+  await page.getByText("No leading verdict changes.").or(changes.first()).waitFor();
+  expect(JSON.stringify(await exported())).toBe(before);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("the owner's own numbers: kept, shown with the default, refused where they can't be, and reset", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/settings`);
+  await page.getByLabel("Kind", { exact: true }).selectOption("trail shoes");
+  const median = page.getByLabel("Half last, km");
+  await median.fill("2000");
+  await median.press("Enter");
+  await page.getByText(/yours; the default is 724/).waitFor();
+  await expect.poll(async () => (await exported()).settings.kinds).toEqual({ "trail shoes": { median: 2_000_000 } });
+  await page.goto(`${app.url}/verdicts`);
+  expect(await page.getByRole("article", { name: "replace Trail shoes, pair 3" }).count()).toBe(0);
+  await page.goto(`${app.url}/settings`);
+  await page.getByLabel("Kind", { exact: true }).selectOption("trail shoes");
+  const shape = page.getByLabel("Shape of wearing out");
+  await shape.fill("99");
+  await shape.press("Enter");
+  await page.getByText("The shape may be 10 at most.").waitFor();
+  expect(await shape.inputValue()).toBe("99");
+  await shape.fill("round");
+  await shape.press("Enter");
+  await page.getByText("Write a number, or leave it blank for the default.").waitFor();
+  await page.getByRole("button", { name: "Reset Half last, km" }).click();
+  await expect.poll(async () => (await exported()).settings.kinds).toEqual({});
+  const line = page.getByLabel("Drop below, %");
+  await line.fill("20");
+  await line.press("Enter");
+  await expect.poll(async () => (await exported()).settings.schools).toEqual({ even: { dropLine: 0.2 } });
+  await page.getByRole("button", { name: "Reset Drop below, %" }).click();
+  await expect.poll(async () => (await exported()).settings.schools).toEqual({ even: {} });
+  await page.getByLabel("Your body weight").fill("nobody");
+  await page.getByLabel("Your body weight").press("Tab");
+  await page.locator("#main .error").first().waitFor();
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("a reading taken at the bench is kept, shown, and judged", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/item/trail-shoes-pair-3`);
+  await page.getByLabel("What", { exact: true }).selectOption("check");
+  await page.getByLabel("Its tread, mm").fill("deep");
+  await page.getByRole("button", { name: "Log it" }).click();
+  await page.getByText("Write the reading as a number.").waitFor();
+  await page.getByLabel("Its tread, mm").fill("1.2");
+  await page.getByLabel("Condition now").selectOption("2");
+  await page.getByRole("button", { name: "Log it" }).click();
+  await page.getByText("condition 2 of 5; tread 1.2").waitFor();
+  await page.getByText(/Its tread was 1.2.mm on/).waitFor();
+  expect((await exported()).entries).toContainEqual(expect.objectContaining({ what: "check", condition: 2, reading: { what: "tread", value: 1.2 } }));
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("days used and a reading are said at the debrief", async () => {
+  const trip = "sunder-crossing-2026-07-11";
+  const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+  const row = page.locator("li[aria-label^='Second filter']");
+  await page.getByRole("button", { name: /^Side pockets/ }).tap();
+  await row.getByRole("button", { name: /^More about/ }).tap();
+  await page.getByLabel("Days used, of 9").fill("12");
+  await page.getByLabel("Its flow, L a minute").fill("0,5");
+  await page.getByText("A number from 0 to 9.").waitFor();
+  await page.getByLabel("Days used, of 9").fill("7");
+  await page.getByLabel("Its flow, L a minute").focus();
+  await page.getByRole("button", { name: "Done", exact: true }).tap();
+  await page.getByText("every mark is saved").waitFor();
+  await expect.poll(async () => (await exported()).trips.find(({ id }) => id === trip)!.marks.find(({ item }) => item === "second-filter")).toMatchObject({ days: 7, reading: { what: "flow", value: 0.5 } });
+  expect(faults).toEqual([]);
+  await page.close();
+});
