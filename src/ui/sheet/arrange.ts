@@ -48,3 +48,16 @@ function isAsked(row: SheetRow, { find, kind, job, verb, trip }: Asked): boolean
     (kind === "" || row.kind === kind) && (job === "" || row.jobs.includes(job)) && (verb === "" || row.verb === verb) && (trip < 0 || row.strokes[trip] !== "-");
 }
 
+/** Lines from one to another, both included; none where `to` is before `from`. */
+export interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What to draw next on the way from what is drawn to what is in view: nothing out of view, and at most so many lines that were not drawn before. */
+export function towards(drawn: Range, view: Range, most: number): Range {
+  const [from, to] = [Math.max(drawn.from, view.from), Math.min(drawn.to, view.to)];
+  if (from > to) return { from: view.from, to: Math.min(view.to, view.from + most - 1) };
+  const below = Math.min(most, view.to - to);
+  return { from: from - Math.min(most - below, from - view.from), to: to + below };
+}

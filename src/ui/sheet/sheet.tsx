@@ -2,15 +2,15 @@
 
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import { Mark, type Use } from "@/core/model";
 import { isTyping } from "../is-typing";
 import { sendMark } from "../send-mark";
 import type { StrokeCode } from "../stroke";
-import { arrange, EVERYTHING, type Asked, type Line } from "./arrange";
+import { arrange, EVERYTHING, towards, type Asked, type Line, type Range } from "./arrange";
 import { SheetControls } from "./sheet-controls";
-import { BLOCK, GroupLine, RowLine } from "./sheet-line";
+import { BLOCK, GroupLine, numbersIn, RowLine } from "./sheet-line";
 import type { SheetData } from "./sheet-data";
 import { TrailStrip } from "./trail-strip";
 import { useMedia } from "./use-media";
@@ -36,6 +36,8 @@ export function Sheet({ data }: { data: SheetData }) {
   const rowsOnly = useMemo(() => lines.flatMap((line, index) => ("row" in line ? [{ index, row: line.row }] : [])), [lines]);
   const scroller = useRef<HTMLDivElement>(null);
   const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
+  const wanted = useRef<Place>(undefined);
+  const [drawn, setDrawn] = useState({ lines: NOTHING, blocks: NOTHING });
   const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
@@ -62,22 +64,11 @@ export function Sheet({ data }: { data: SheetData }) {
     const frame = scroller.current;
     if (!target || !frame) return;
     place.current = to;
-    const find = () => frame.querySelector<HTMLElement>(`[data-cell="${to.row}:${to.trip}"]`);
-    const focus = (cell: HTMLElement) => {
-      frame.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
-      cell.setAttribute("tabindex", "0");
-      cell.focus({ preventScroll: true });
-      keepInView(frame, cell);
-    };
-    const drawn = find();
-    if (drawn) return focus(drawn);
+    if (focusDrawn(frame, to)) return;
+    // It is focused once the scroll has brought it in and it is drawn.
+    wanted.current = to;
     rows.scrollToIndex(target.index, { align: "auto" });
     columns.scrollToIndex(to.trip, { align: "auto" });
-    // The cell is only drawn once the scroll has happened.
-    requestAnimationFrame(() => {
-      const cell = find();
-      if (cell) focus(cell);
-    });
   }, [rowsOnly, rows, columns]);
 
   const mark = useCallback((at: Place, use: Use | null) => {
@@ -98,7 +89,7 @@ export function Sheet({ data }: { data: SheetData }) {
 
   const onKeyDown = (event: React.KeyboardEvent) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-    const at = placeOf(event.target);
+    const at = wanted.current ?? placeOf(event.target);
     if (!at) return;
     const { row, trip } = at;
     const moves: Record<string, Place> = {
@@ -121,7 +112,20 @@ export function Sheet({ data }: { data: SheetData }) {
   // A few trips are all drawn: only a long log is worth cutting to what is in view.
   const few = data.trips.length <= 24;
   const [from, to] = few ? [0, data.trips.length - 1] : [shown[0]?.index ?? 0, shown.at(-1)?.index ?? -1];
-  const span = { total: columns.getTotalSize(), cell, fromBlock: Math.floor(from / BLOCK), toBlock: Math.floor(to / BLOCK) };
+  // What is drawn follows what is in view in small steps, which keys and scrolling come between.
+  const shownRows = rows.getVirtualItems();
+  const inView = `${shownRows[0]?.index ?? 0} ${shownRows.at(-1)?.index ?? -1} ${Math.floor(from / BLOCK)} ${Math.floor(to / BLOCK)}`;
+  useEffect(() => {
+    const [firstLine, lastLine, firstBlock, lastBlock] = inView.split(" ").map(Number) as [number, number, number, number];
+    const nextLines = towards(drawn.lines, { from: firstLine, to: lastLine }, LINES_AT_ONCE);
+    const nextBlocks = towards(drawn.blocks, { from: firstBlock, to: lastBlock }, BLOCKS_AT_ONCE);
+    if (!isSame(nextLines, drawn.lines)) startTransition(() => setDrawn({ ...drawn, lines: nextLines }));
+    else if (!isSame(nextBlocks, drawn.blocks)) startTransition(() => setDrawn({ ...drawn, blocks: nextBlocks }));
+  }, [drawn, inView]);
+  const span = { total: columns.getTotalSize(), cell, fromBlock: drawn.blocks.from, toBlock: drawn.blocks.to };
+  useEffect(() => {
+    if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current)) wanted.current = undefined;
+  });
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
   const onFocus = ({ target }: React.FocusEvent) => {
     const at = placeOf(target);
@@ -137,12 +141,12 @@ export function Sheet({ data }: { data: SheetData }) {
           <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
           {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
           <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
-            {rows.getVirtualItems().map((virtual) => {
-              const line: Line = lines[virtual.index]!;
-              if ("group" in line) return <GroupLine key={line.group} line={line} index={virtual.index + 2} top={virtual.start} height={height} />;
-              const number = rowNumber.get(virtual.index)!;
+            {numbersIn(drawn.lines.from, Math.min(drawn.lines.to, lines.length - 1)).map((index) => {
+              const line: Line = lines[index]!;
+              if ("group" in line) return <GroupLine key={line.group} line={line} index={index + 2} top={index * height} height={height} />;
+              const number = rowNumber.get(index)!;
               return (
-                <RowLine key={line.row.id} row={line.row} number={number} index={virtual.index + 2} top={virtual.start} height={height} {...span} lit={asked.trip} narrow={narrow}
+                <RowLine key={line.row.id} row={line.row} number={number} index={index + 2} top={index * height} height={height} {...span} lit={asked.trip} narrow={narrow}
                   focusTrip={number === place.current.row ? place.current.trip : -1} fresh={fresh} trips={data.trips} />
               );
             })}
@@ -152,6 +156,12 @@ export function Sheet({ data }: { data: SheetData }) {
     </section>
   );
 }
+
+/** Lines, and blocks of columns, drawn in one step: more would hold up the page. */
+const LINES_AT_ONCE = 10;
+const BLOCKS_AT_ONCE = 1;
+const NOTHING: Range = { from: 0, to: -1 };
+const isSame = (one: Range, other: Range) => one.from === other.from && one.to === other.to;
 
 /** Rows and columns drawn beyond each edge. */
 const OVERSCAN = 2;
@@ -165,6 +175,17 @@ function placeOf(target: EventTarget): Place | null {
   if (!cell) return null;
   const [row, trip] = cell.split(":").map(Number) as [number, number];
   return { row, trip };
+}
+
+/** Focuses a cell if it is drawn, and brings it into view; the only one that Tab comes back to. */
+function focusDrawn(frame: HTMLElement, { row, trip }: Place): boolean {
+  const cell = frame.querySelector<HTMLElement>(`[data-cell="${row}:${trip}"]`);
+  if (!cell) return false;
+  frame.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
+  cell.setAttribute("tabindex", "0");
+  cell.focus({ preventScroll: true });
+  keepInView(frame, cell);
+  return true;
 }
 
 /** The words of a cell, shown on hover; set only then, as a sheet has thousands of them. */
