@@ -65,7 +65,7 @@ export function Sheet({ data }: { data: SheetData }) {
     if (!target || !frame) return;
     place.current = to;
     if (focusDrawn(frame, to)) return;
-    // It is focused once the scroll has brought it in and it is drawn.
+    // It is focused once the scroll has brought it in and it is drawn, unless another is by then.
     wanted.current = to;
     rows.scrollToIndex(target.index, { align: "auto" });
     columns.scrollToIndex(to.trip, { align: "auto" });
@@ -125,11 +125,13 @@ export function Sheet({ data }: { data: SheetData }) {
   const span = { total: columns.getTotalSize(), cell, fromBlock: drawn.blocks.from, toBlock: drawn.blocks.to };
   useEffect(() => {
     if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current)) wanted.current = undefined;
-  });
+  }, [drawn]);
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
   const onFocus = ({ target }: React.FocusEvent) => {
     const at = placeOf(target);
-    if (at) place.current = at;
+    if (!at) return;
+    place.current = at;
+    wanted.current = undefined;
   };
 
   return (
