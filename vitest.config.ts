@@ -5,7 +5,7 @@ export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "src") } },
   test: {
     projects: [
-      { extends: true, test: { name: "unit", include: ["src/**/*.test.ts", "demo/**/*.test.ts"] } },
+      { extends: true, test: { name: "unit", include: ["src/**/*.test.ts", "bench/**/*.test.ts"] } },
       { extends: true, test: { name: "whole", include: ["tests/**/*.test.ts"], testTimeout: 90_000, hookTimeout: 180_000, fileParallelism: false, globalSetup: ["tests/prepare.ts"] } },
     ],
   },

@@ -133,5 +133,10 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
   "Pillow @ Sunder crossing": { trouble: "nuisance", note: "slides off the pad" },
   "Camera @ Sunder crossing": { why: "no call for it", call: "bring again" },
   "Wind shell @ Storm on Marl Head": { why: "trip cut short" },
+  "Camp sandals @ The Long Quill": { days: 5, note: "fords and the last two evenings" },
+  "Quilt @ Tirrowen ridge": { reading: { what: "loft", value: 97 } },
+  "Quilt @ The Long Quill": { reading: { what: "loft", value: 94 } },
+  "Quilt @ Vask shore again": { reading: { what: "loft", value: 95 } },
+  "Quilt @ Sunder crossing": { reading: { what: "loft", value: 92 } },
   "Spikes @ Hask plateau": { why: "no call for it", call: "bring when" },
 };

@@ -1,10 +1,8 @@
 import { parseArgs } from "node:util";
-import type { Case } from "@/core/verdict/case";
-import { ESSENTIAL_JOBS } from "@/core/verdict/jobs";
-import type { Judgement } from "@/core/verdict/judge";
-import { ageRule, clairvoyant, engineLeaves, engineReplaces, judged, oracle, threeTripsRule } from "./policies";
-import { randomFrom, seedOf } from "./random";
-import { NEVER, walk, type Costs, type Outcome, type Policy } from "./walk";
+import { allOf, countOf, coverage, total, watchDrops } from "./measure";
+import { ageRule, clairvoyant, engineLeaves, engineReplaces, oracle, threeTripsRule } from "./policies";
+import { seedOf } from "./random";
+import { NEVER, walk, type Costs, type Policy } from "./walk";
 import { FAILURE_COST, USUAL, walkerOf, type Nature, type Walker } from "./world";
 
 /**
@@ -15,43 +13,12 @@ const { values } = parseArgs({ options: { walkers: { type: "string", default: "4
 const COUNT = Number(values.walkers);
 const SEED = Number(values.seed);
 
-const walkers = (nature: Nature, count = COUNT): Walker[] => Array.from({ length: count }, (_, n) => walkerOf(seedOf(SEED, 9, n), nature));
+const walkers = (nature: Nature): Walker[] => Array.from({ length: COUNT }, (_, n) => walkerOf(seedOf(SEED, 9, n), nature));
 const percent = (part: number, all: number) => (all ? `${((100 * part) / all).toFixed(0)} %` : "–");
 const costsTimes = (factor: number): Costs => ({ failure: ({ kind }) => factor * FAILURE_COST[kind.consequence] });
 const USUAL_COSTS = costsTimes(1);
 
 const WEARING: Nature = { ...USUAL, wearing: true };
-
-interface Cover { inside: number; below: number; above: number }
-
-/** Looks at each thing once, at a wear drawn beforehand, and asks whether what was truly left lies in the 80 % interval. Nothing is replaced before it fails. */
-function coverage(nature: Nature, count: number): ReadonlyMap<string, Cover> {
-  const kinds = new Map<string, Cover>();
-  for (const walker of walkers(nature, count)) {
-    const seen = new Set<string>();
-    walk(walker, NEVER, USUAL_COSTS, (before) => {
-      const due = before.holders.filter(({ id, slot, nth, worn }) => {
-        if (!slot.life || worn === 0 || seen.has(id)) return false;
-        return worn >= 1.4 * slot.life.median * randomFrom(seedOf(walker.seed, 5, slot.n, nth)).even();
-      });
-      if (due.length === 0) return;
-      const left = new Map(judged(before).map(({ case: one }) => [one.item.id, one.left]));
-      for (const { id, slot, worn, life } of due) {
-        seen.add(id);
-        const said = left.get(id);
-        if (!said) continue;
-        const cover = kinds.get(slot.kind.id) ?? { inside: 0, below: 0, above: 0 };
-        const truly = life - worn;
-        cover[truly < said.low ? "below" : truly > said.high ? "above" : "inside"] += 1;
-        kinds.set(slot.kind.id, cover);
-      }
-    });
-  }
-  return kinds;
-}
-
-const allOf = (covers: Iterable<Cover>) => [...covers].reduce((sum, { inside, below, above }) => ({ inside: sum.inside + inside, below: sum.below + below, above: sum.above + above }), { inside: 0, below: 0, above: 0 });
-const countOf = ({ inside, below, above }: Cover) => inside + below + above;
 
 /** Things of a kind from which its coverage is told. */
 const ENOUGH = 60;
@@ -67,17 +34,15 @@ function tellCoverage(): void {
     ["sensitivity: a fifth of marks missing, a tenth wrong", { ...WEARING, missing: 0.2, wrong: 0.1 }],
   ];
   for (const [name, nature] of natures) {
-    const kinds = coverage(nature, COUNT);
+    const kinds = coverage(walkers(nature));
     const all = allOf(kinds.values());
     const told = [...kinds].filter(([, cover]) => countOf(cover) >= ENOUGH).map(([kind, cover]) => ({ kind, share: cover.inside / countOf(cover) })).sort((a, b) => a.share - b.share);
     console.log(`${name.padEnd(54)} ${percent(all.inside, countOf(all)).padStart(5)} of ${String(countOf(all)).padStart(5)}; shorter than said ${percent(all.below, countOf(all))}, longer ${percent(all.above, countOf(all))}; ${told.length} kinds ${told.length ? `${percent(told[0]!.share, 1)} (${told[0]!.kind}) to ${percent(told.at(-1)!.share, 1)} (${told.at(-1)!.kind})` : ""}`);
   }
 }
 
-const total = (outcomes: readonly Outcome[]): Outcome => outcomes.reduce((sum, each) => Object.fromEntries(Object.entries(sum).map(([key, value]) => [key, value + each[key as keyof Outcome]])) as unknown as Outcome);
-
-function tellReplacing(name: string, nature: Nature, costs: Costs, count = COUNT): void {
-  const people = walkers(nature, count);
+function tellReplacing(name: string, nature: Nature, costs: Costs): void {
+  const people = walkers(nature);
   const policies: readonly (readonly [string, Policy])[] = [["oracle", oracle(costs)], ["engine", engineReplaces], ["age rule: at the kind's median", ageRule], ["until it fails", NEVER], ["(knowing every draw: a floor)", clairvoyant]];
   let least = 0;
   console.log(`\n   ${name}`);
@@ -89,24 +54,15 @@ function tellReplacing(name: string, nature: Nature, costs: Costs, count = COUNT
   }
 }
 
-/** Whatever the history, never to be dropped for want of use. Warmth and rain wear may be, where another is used more and a backup is left. */
-const mustStay = ({ item }: Case) => item.cover || item.consequence === "danger" || item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
-
 function tellLeaving(name: string, nature: Nature): void {
   const people = walkers(nature);
-  let [looked, dangerous] = [0, 0];
-  const look = (judgements: readonly Judgement[]) => {
-    for (const { verdicts } of judgements.filter(({ case: each }) => mustStay(each))) {
-      looked += 1;
-      if (verdicts.some(({ verb }) => verb === "drop")) dangerous += 1;
-    }
-  };
+  const watch = watchDrops();
   console.log(`\n   ${name}`);
-  for (const [who, policy] of [["engine", engineLeaves(look)], ["unused on the last three trips", threeTripsRule]] as const) {
+  for (const [who, policy] of [["engine", engineLeaves(watch.look)], ["unused on the last three trips", threeTripsRule]] as const) {
     const sum = total(people.map((walker) => walk(walker, policy, USUAL_COSTS)));
     console.log(`   ${who.padEnd(34)} ${(sum.savedGramMetres / 1e6 / people.length).toFixed(0).padStart(6)} kg·km saved a walker   ${(sum.regrets / people.length).toFixed(1).padStart(6)} regrets (${(sum.regretsOfCover / people.length).toFixed(1)} of them cover)`);
   }
-  console.log(`   ${dangerous} of ${looked} judgements of what is dangerous to lack said drop`);
+  console.log(`   ${watch.seen.dropped} of ${watch.seen.looked} judgements of what is dangerous to lack said drop`);
 }
 
 const start = performance.now();

@@ -123,7 +123,7 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
 /** What is weight carried for nothing when it is not used. */
 const isBallast = ({ kind: { cover, consequence, load } }: Slot) => !cover && consequence !== "danger" && load !== "hobby";
 
-export const isCalled = ({ kind }: Slot, { conditions, days }: Outing) => kind.triggers.some((trigger) => trigger === "always" || ((trigger === "camp time" || trigger === "darkness") && days > 1) || (conditions[trigger] ?? "none") !== "none");
+const isCalled = ({ kind }: Slot, { conditions, days }: Outing) => kind.triggers.some((trigger) => trigger === "always" || ((trigger === "camp time" || trigger === "darkness") && days > 1) || (conditions[trigger] ?? "none") !== "none");
 
 const WET = { none: 0.05, some: TYPICAL_WET_SHARE, strong: 0.75 } as const;
 

@@ -67,7 +67,7 @@ export interface Walker {
   readonly outings: readonly Outing[];
 }
 
-export const YEARS = 9;
+const YEARS = 9;
 
 export function walkerOf(seed: number, nature: Nature): Walker {
   const random = randomFrom(seedOf(seed, 1));

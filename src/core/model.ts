@@ -227,14 +227,13 @@ const Above = (what: string, min: number, max: number) => z.number("Write a numb
 const Share = z.number("Write a number.").min(0.01, "Between 1 and 99 %.").max(0.99, "Between 1 and 99 %.");
 
 /** What an owner has changed of a school; the rest stays as the school has it. */
-export const SchoolLines = z.object({
+const SchoolLines = z.object({
   dropLine: Share.meta({ description: "Drop where the 80th percentile of P(use | called) lies below this." }),
   backups: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
   backupsLightWater: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
   worthNeeded: Above("The worth asked for", 0, 100).meta({ description: "Worth ÷ weight that a thing needs." }),
   tooLight: z.number("Write a number.").min(0).max(5000).meta({ description: "Grams below which disuse is not worth an argument." }),
 }).partial();
-export type SchoolLines = z.infer<typeof SchoolLines>;
 
 /** What an owner has changed of a kind; lengths in metres, as in the wear unit. */
 export const KindNumbers = z.object({

@@ -15,7 +15,7 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
   const column = new Map(book.outings.map(({ trip }, n) => [trip.id, n]));
   const blank = "-".repeat(book.outings.length);
   return {
-    distanceUnit: units.distance,
+    units,
     trips: book.outings.map(({ trip, metres, nights }) => ({
       id: trip.id, name: trip.name, metres, nights, cut: trip.cut, distance: distanceNumber(metres, units),
       signs: [...SIGNS.filter((sign) => trip.conditions[sign] === "strong"), ...SIGNS.filter((sign) => trip.conditions[sign] === "some")].slice(0, 2),

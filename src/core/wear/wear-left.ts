@@ -30,7 +30,7 @@ export interface Left {
 }
 
 /** What is believed of a kind, and the owner's own lives that it rests on. */
-export interface KindBelief {
+interface KindBelief {
   readonly lives: readonly Life[];
   readonly blend: LifeBlend;
   readonly lasting: (worn: number) => Lasting;

@@ -1,5 +1,6 @@
 import type { ItemState, Job, Stow, TripId, ItemId, Verb } from "@/core/model";
 import type { Urgency } from "@/core/verdict/verdict";
+import type { Units } from "@/core/units/speak";
 import type { RulerFigures } from "../ruler";
 import type { StrokeCode } from "../stroke";
 
@@ -42,7 +43,7 @@ export interface SheetRow {
 export interface SheetData {
   readonly trips: readonly SheetTrip[];
   readonly rows: readonly SheetRow[];
-  readonly distanceUnit: string;
+  readonly units: Units;
 }
 
 export const strokeAt = (row: SheetRow, trip: number) => row.strokes[trip] as StrokeCode;

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { memo } from "react";
+import { sayMass, type Units } from "@/core/units/speak";
 import { Ruler } from "../ruler";
 import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
 import { VerbWord } from "../verb-word";
@@ -19,11 +20,11 @@ export const BLOCK = 4;
 /** Whole numbers from one to another, both included. */
 export const numbersIn = (from: number, to: number) => Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => from + n);
 
-export const GroupLine = memo(function GroupLine({ line, index, top, height }: { line: { group: string; grams: number }; index: number; top: number; height: number }) {
+export const GroupLine = memo(function GroupLine({ line, units, index, top, height }: { line: { group: string; grams: number }; units: Units; index: number; top: number; height: number }) {
   return (
     <div role="row" aria-rowindex={index} style={{ top, height }} className="absolute inset-x-0 flex items-end border-b border-rule-strong">
-      <div role="rowheader" className="sticky left-0 flex items-baseline gap-2 bg-paper pb-1 pr-3 font-head text-[0.9rem] font-bold">
-        {line.group} <span className="num text-xs font-normal text-muted">{Math.round(line.grams).toLocaleString("en-GB").replaceAll(",", "\u202f")} g</span>
+      <div role="rowheader" className="sticky left-0 flex items-baseline gap-2 bg-paper pb-0.5 pr-3 font-head text-[0.9rem] leading-tight font-bold">
+        {line.group} <span className="num text-xs font-normal text-muted">{sayMass(line.grams, units)}</span>
       </div>
     </div>
   );

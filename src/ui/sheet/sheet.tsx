@@ -145,7 +145,7 @@ export function Sheet({ data }: { data: SheetData }) {
           <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
             {numbersIn(drawn.lines.from, Math.min(drawn.lines.to, lines.length - 1)).map((index) => {
               const line: Line = lines[index]!;
-              if ("group" in line) return <GroupLine key={line.group} line={line} index={index + 2} top={index * height} height={height} />;
+              if ("group" in line) return <GroupLine key={line.group} line={line} units={data.units} index={index + 2} top={index * height} height={height} />;
               const number = rowNumber.get(index)!;
               return (
                 <RowLine key={line.row.id} row={line.row} number={number} index={index + 2} top={index * height} height={height} {...span} lit={asked.trip} narrow={narrow}

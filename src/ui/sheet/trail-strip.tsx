@@ -36,14 +36,14 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
                       return Sign && <Sign key={sign} className="size-3" strokeWidth={2} />;
                     })}
                   </span>
-                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}<span className="sr-only"> {data.distanceUnit}, {trip.nights} nights{trip.signs.length > 0 && `, ${trip.signs.join(" and ")}`}{trip.cut && ", cut short"}</span></span>
+                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}<span className="sr-only"> {data.units.distance}, {trip.nights} nights{trip.signs.length > 0 && `, ${trip.signs.join(" and ")}`}{trip.cut && ", cut short"}</span></span>
                 </button>
               </div>
             );
           })}
         </div>
         <div role="presentation" className="flex shrink-0 self-end bg-paper pb-1 pl-2 text-sm text-muted sm:sticky sm:right-0 sm:z-10">
-          <span role="columnheader" className="w-14 self-end text-right">{data.distanceUnit}</span>
+          <span role="columnheader" className="w-14 self-end text-right">{data.units.distance}</span>
           <span role="columnheader" className="w-12 self-end text-right">nights</span>
           <span role="columnheader" className="w-[7.2rem] self-end pl-4">what is left</span>
           <span role="columnheader" className="w-[8.4rem] self-end pl-1">{narrow ? "" : "verdict"}<span className="sr-only">{narrow ? "verdict" : ""}</span></span>
