@@ -1,26 +1,54 @@
 import { mkdir, mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import type { Page } from "playwright-core";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
 import { ensureBuild, runTs } from "./setup.mjs";
 
 /** `npm run shots`: one picture for each main view, of the demo, in docs/screenshots. */
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
-const SHOTS = [
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly size: { readonly width: number; readonly height: number };
+  readonly dark?: boolean;
+  /** What is done on the page before the picture. */
+  readonly open?: (page: Page) => Promise<unknown>;
+}
+
+const SHOTS: readonly Shot[] = [
   { name: "tally", path: "/", size: DESK },
   { name: "tally-dark", path: "/", size: DESK, dark: true },
   { name: "tally-phone", path: "/", size: PHONE },
   { name: "unpack", path: "/unpack/sunder-crossing-2026-07-11", size: DESK },
   { name: "unpack-phone", path: "/unpack/sunder-crossing-2026-07-11", size: PHONE },
   { name: "verdicts", path: "/verdicts", size: DESK },
+  {
+    name: "argument", path: "/verdicts", size: DESK,
+    open: async (page) => {
+      const slip = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
+      await slip.getByText("The whole argument").click();
+      await slip.getByRole("img", { name: /^Chance to last/ }).waitFor();
+      await slip.evaluate((article) => article.scrollIntoView());
+    },
+  },
+  {
+    name: "what-if", path: "/verdicts", size: DESK,
+    open: async (page) => {
+      await page.getByText("What if …").click();
+      await page.getByLabel("Next trip, days").fill("21");
+      await page.getByLabel("Next trip, km").fill("400");
+      await page.getByText(/verdicts change/).waitFor();
+    },
+  },
   { name: "item", path: "/item/trail-shoes-pair-3", size: DESK },
   { name: "trips", path: "/trips", size: DESK },
   { name: "trip", path: "/trips/the-long-quill-2025-06-07", size: DESK },
   { name: "new-trip", path: "/trips/new", size: DESK },
   { name: "shelf", path: "/shelf", size: DESK },
   { name: "settings", path: "/settings", size: DESK },
-] as const;
+];
 
 await ensureBuild();
 const folder = await mkdtemp(path.join(tmpdir(), "nettle-shots-"));
@@ -31,9 +59,10 @@ const browser = await openBrowser();
 try {
   await answers(`http://127.0.0.1:${port}`, child);
   await mkdir("docs/screenshots", { recursive: true });
-  for (const { name, path: at, size, ...more } of SHOTS) {
-    const page = await browser.newPage({ viewport: size, hasTouch: size.width < 600, colorScheme: "dark" in more ? "dark" : "light", reducedMotion: "reduce" });
+  for (const { name, path: at, size, dark, open } of SHOTS) {
+    const page = await browser.newPage({ viewport: size, hasTouch: size.width < 600, colorScheme: dark ? "dark" : "light", reducedMotion: "reduce" });
     await page.goto(`http://127.0.0.1:${port}${at}`, { waitUntil: "networkidle" });
+    await open?.(page);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await page.close();
   }

@@ -107,7 +107,7 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
 function Ticks({ label, all, kinds, name, register }: { label: string; all: readonly (Trigger | Job)[]; kinds: readonly string[]; name: string; register: ReturnType<ReturnType<typeof useAnsweredForm<Values, undefined>>["form"]["register"]> }) {
   return (
     <details className="mt-3">
-      <summary className="label">{label} <span className="font-normal text-muted">(as its kind: {kinds.join(", ") || "–"})</span></summary>
+      <summary className="label !list-item">{label} <span className="font-normal text-muted">(as its kind: {kinds.join(", ") || "–"})</span></summary>
       <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1" role="group" aria-label={label}>
         {all.map((each) => <label key={`${name}-${each}`} className="flex min-h-8 items-center gap-1.5"><input type="checkbox" value={each} className="size-4" {...register} />{each}</label>)}
       </div>
