@@ -6,7 +6,7 @@ export default defineConfig({
   test: {
     projects: [
       { extends: true, test: { name: "unit", include: ["src/**/*.test.ts", "bench/**/*.test.ts"] } },
-      { extends: true, test: { name: "whole", include: ["tests/**/*.test.ts"], testTimeout: 90_000, hookTimeout: 180_000, fileParallelism: false, globalSetup: ["tests/prepare.ts"] } },
+      { extends: true, test: { name: "whole", include: ["tests/**/*.test.ts"], testTimeout: 180_000, hookTimeout: 240_000, fileParallelism: false, globalSetup: ["tests/prepare.ts"] } },
     ],
   },
 });
