@@ -36,8 +36,13 @@ export function stateOf(item: FullItem, marks: readonly Marked[]): ItemState {
 /** One of a set or a pair broke: the count is short, the rest is sound. */
 const isOfPieces = (mark: Mark, item: FullItem) => mark.pieces !== null && mark.pieces > 0 && mark.pieces < item.pieces;
 
+const UNEVENTFUL: History = { troubles: [], open: null, repairs: [], lastRepair: null, lastService: null, piecesOut: 0 };
+const isEvent = ({ mark: { trouble, condition, fix, pieces } }: Marked) => trouble !== null || condition === 0 || fix !== null || pieces !== null;
+
 export function historyOf(item: FullItem, book: Book, marks: readonly Marked[]): History {
   const entries = book.entriesOf(item.id);
+  // Most things have had none, and many trips to look through.
+  if (entries.length === 0 && !marks.some(isEvent)) return UNEVENTFUL;
   const fromMarks = marks
     .filter(({ mark }) => (mark.trouble === "damaged" || mark.trouble === "failed" || mark.condition === 0) && !isOfPieces(mark, item))
     .map(({ outing, mark }): Trouble => ({ on: outing.trip.ends, trip: outing.trip.id, tripName: outing.trip.name, mark, entry: null, failed: mark.trouble !== "damaged" }));
