@@ -17,9 +17,9 @@ export function checkNode() {
   process.exit(1);
 }
 
-/** Runs a command to its end and throws if it fails. */
-export async function run(command, args, { env = {}, quiet = false } = {}) {
-  const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", quiet ? "ignore" : "inherit", "inherit"] });
+/** Runs a command to its end and throws if it fails. What it says goes on as it comes, or into the open file `into`. */
+export async function run(command, args, { env = {}, quiet = false, into = "inherit" } = {}) {
+  const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", quiet ? "ignore" : into, into] });
   const code = await new Promise((resolve, reject) => child.on("error", reject).on("exit", (status, signal) => resolve(signal ?? status)));
   if (code !== 0) throw new Error(`${path.basename(command)} ${args.slice(0, 3).join(" ")} ended with ${code}`);
 }

@@ -1,6 +1,6 @@
 // `npm test`: on a fresh clone, everything: packages, checks, unit tests, build, browser and process tests.
 import { spawnSync } from "node:child_process";
-import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { checkNode, ensureBuild, ensurePackages, ROOT, run } from "./setup.mjs";
@@ -21,26 +21,39 @@ function ensureChromium() {
 }
 
 /** Runs one set of tests; how many passed and failed. */
-async function tests(project, folder) {
+async function tests(project, folder, into) {
   const report = path.join(folder, `${project}.json`);
   const vitest = path.join(ROOT, "node_modules", "vitest", "vitest.mjs");
-  const clean = await run(process.execPath, [vitest, "run", "--project", project, "--reporter=default", "--reporter=json", `--outputFile.json=${report}`]).then(() => true, () => false);
+  const clean = await succeeds(run(process.execPath, [vitest, "run", "--project", project, "--reporter=default", "--reporter=json", `--outputFile.json=${report}`], { into }));
   if (!existsSync(report)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, "utf8"));
   return { passed: numPassedTests, failed: numFailedTests || (clean ? 0 : 1) };
 }
 
+const succeeds = (work) => work.then(() => true, (error) => { console.error(error.message); return false; });
+const counted = (passed) => ({ passed: Number(passed), failed: Number(!passed) });
+
+/** The checks and the unit tests, which need no build. What they say is kept together until they end. */
+async function withoutBuild(folder) {
+  const said = path.join(folder, "without-build.txt");
+  const into = openSync(said, "w");
+  const checks = counted(await succeeds(run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")], { into })));
+  const unit = await tests("unit", folder, into);
+  closeSync(into);
+  process.stdout.write(readFileSync(said));
+  return [checks, unit];
+}
+
+/** The build, and the tests that use it. */
+const withBuild = async (folder) => ((await succeeds(ensureBuild())) ? [counted(true), await tests("whole", folder)] : [counted(false)]);
+
 checkNode();
 await ensurePackages();
 ensureChromium();
 const folder = mkdtempSync(path.join(tmpdir(), "nettle-reports-"));
-const checked = await run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")]).then(() => true, () => false);
-const unit = await tests("unit", folder);
-const whole = await ensureBuild().then(() => tests("whole", folder), (error) => {
-  console.error(error.message);
-  return { passed: 0, failed: 1 };
-});
+// Side by side: the browser tests wait much, and leave a core for the rest.
+const ended = (await Promise.all([withoutBuild(folder), withBuild(folder)])).flat();
 rmSync(folder, { recursive: true, force: true });
-const failed = unit.failed + whole.failed + (checked ? 0 : 1);
-console.log(`${unit.passed + whole.passed + (checked ? 1 : 0)} passed, ${failed} failed`);
-process.exit(failed ? 1 : 0);
+const sum = (what) => ended.reduce((all, one) => all + one[what], 0);
+console.log(`${sum("passed")} passed, ${sum("failed")} failed`);
+process.exit(sum("failed") ? 1 : 0);

@@ -25,12 +25,41 @@ export async function startApp(from: "demo" | "empty" | { readonly folder: strin
   return { url, folder, process: child, stop: (signal = "SIGTERM") => { child.kill(signal); return ended; } };
 }
 
+/** Runs `work` on an app of its own and stops it. */
+export async function withApp(from: "demo" | "empty", work: (app: App) => Promise<void>): Promise<void> {
+  const app = await startApp(from);
+  try {
+    await work(app);
+  } finally {
+    await app.stop();
+  }
+}
+
+/** What the app writes out, as far as the tests look into it. */
+export interface Exported {
+  readonly settings: Readonly<Record<string, unknown>>;
+  readonly items: readonly Readonly<Record<string, unknown>>[];
+  readonly trips: readonly { readonly id: string; readonly name: string; readonly marks: readonly Readonly<Record<string, unknown>>[]; readonly made?: readonly string[]; readonly missed?: readonly object[] }[];
+  readonly entries: readonly Readonly<Record<string, unknown>>[];
+  readonly rulings: readonly Readonly<Record<string, unknown>>[];
+}
+
+/** All that the app holds, in the open format. */
+export const exported = async (app: App) => (await fetch(`${app.url}/api/log`)).json() as Promise<Exported>;
+
+/** Waits until the debrief says that nothing waits to be saved. */
+export const saved = (page: Page) => page.getByText("every mark is saved").waitFor();
+
+/** How long a page may take to show what it should, in ms: a busy machine is several times slower than a quiet one. */
+const PATIENCE = 60_000;
+
 export const DESK = { width: 1280, height: 800 } as const;
 export const PHONE = { width: 390, height: 844 } as const;
 
 /** A page that fails the test on any error in it, and on anything fetched from elsewhere. */
 export async function openPage(browser: Browser, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {
   const page = await browser.newPage({ viewport, hasTouch: viewport.width < 600 });
+  page.setDefaultTimeout(PATIENCE);
   const faults: string[] = [];
   page.on("pageerror", (error) => faults.push(error.message));
   page.on("console", (message) => { if (message.type() === "error") faults.push(message.text()); });

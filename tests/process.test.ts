@@ -2,23 +2,18 @@ import { mkdtemp } from "node:fs/promises";
 import path from "node:path";
 import { expect, inject, test } from "vitest";
 import { openStore } from "@/data/store";
-import { startApp } from "./app";
+import { exported, startApp } from "./app";
 import { launch } from "./launch";
 
 const TRIP = "the-long-quill-2025-06-07";
 
-interface Exported {
-  readonly items: { readonly id: string }[];
-  readonly trips: { readonly id: string; readonly marks: { readonly item: string; readonly note?: string }[] }[];
-}
-
 test("kill -9 in the middle of a stream of marks: every acknowledged one is there after the restart", async () => {
   const app = await startApp("demo");
-  const { items } = (await (await fetch(`${app.url}/api/log`)).json()) as Exported;
+  const { items } = await exported(app);
   const acknowledged = new Map<string, string>();
   const stream = (async () => {
     for (let n = 0; ; n++) {
-      const item = items[n % items.length]!.id;
+      const item = items[n % items.length]!.id as string;
       const note = `mark ${n}`;
       const answer = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify({ trip: TRIP, item, mark: { use: "used", note } }) }).catch(() => null);
       if (!answer?.ok) return;
@@ -29,7 +24,7 @@ test("kill -9 in the middle of a stream of marks: every acknowledged one is ther
   await stream;
   expect(acknowledged.size).toBeGreaterThan(30);
   const again = await startApp({ folder: app.folder });
-  const { trips } = (await (await fetch(`${again.url}/api/log`)).json()) as Exported;
+  const { trips } = await exported(again);
   const kept = new Map(trips.find((trip) => trip.id === TRIP)!.marks.map((mark) => [mark.item, mark.note]));
   for (const [item, note] of acknowledged) expect(kept.get(item)).toBe(note);
   await again.stop();

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, openPage, PHONE, startApp, type App } from "./app";
+import { expectAccessible, exported, openPage, PHONE, startApp, type App } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -12,8 +12,6 @@ afterAll(async () => {
   await browser.close();
   await app.stop();
 });
-
-const exported = async () => (await fetch(`${app.url}/api/log`)).json() as Promise<{ settings: Record<string, unknown>; entries: Record<string, unknown>[]; trips: { id: string; marks: Record<string, unknown>[] }[] }>;
 
 test("an opened slip shows the whole argument: the rule and its line, the chances, the curves, and what would change it", async () => {
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
@@ -48,7 +46,7 @@ test("a phone opens it too, and nothing is wider than the screen", async () => {
 });
 
 test("what if: school, length and one mark change what they change, at once, and nothing is kept", async () => {
-  const before = JSON.stringify(await exported());
+  const before = JSON.stringify(await exported(app));
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
   await page.getByText("What if …").click();
   await page.getByLabel("School").selectOption("lean");
@@ -66,7 +64,7 @@ test("what if: school, length and one mark change what they change, at once, and
   await page.getByLabel("One mark: of").selectOption({ label: "Two-pole tent" });
   await page.getByLabel("being").selectOption("unused");
   await page.getByText("No leading verdict changes.").or(changes.first()).waitFor();
-  expect(JSON.stringify(await exported())).toBe(before);
+  expect(JSON.stringify(await exported(app))).toBe(before);
   expect(faults).toEqual([]);
   await page.close();
 });
@@ -78,7 +76,7 @@ test("the owner's own numbers: kept, shown with the default, refused where they 
   await median.fill("2000");
   await median.press("Enter");
   await page.getByText(/yours; the default is 724/).waitFor();
-  await expect.poll(async () => (await exported()).settings.kinds).toEqual({ "trail shoes": { median: 2_000_000 } });
+  await expect.poll(async () => (await exported(app)).settings.kinds).toEqual({ "trail shoes": { median: 2_000_000 } });
   await page.goto(`${app.url}/verdicts`);
   expect(await page.getByRole("article", { name: "replace Trail shoes, pair 3" }).count()).toBe(0);
   await page.goto(`${app.url}/settings`);
@@ -92,13 +90,13 @@ test("the owner's own numbers: kept, shown with the default, refused where they 
   await shape.press("Enter");
   await page.getByText("Write a number, or leave it blank for the default.").waitFor();
   await page.getByRole("button", { name: "Reset Half last, km" }).click();
-  await expect.poll(async () => (await exported()).settings.kinds).toEqual({});
+  await expect.poll(async () => (await exported(app)).settings.kinds).toEqual({});
   const line = page.getByLabel("Drop below, %");
   await line.fill("20");
   await line.press("Enter");
-  await expect.poll(async () => (await exported()).settings.schools).toEqual({ even: { dropLine: 0.2 } });
+  await expect.poll(async () => (await exported(app)).settings.schools).toEqual({ even: { dropLine: 0.2 } });
   await page.getByRole("button", { name: "Reset Drop below, %" }).click();
-  await expect.poll(async () => (await exported()).settings.schools).toEqual({ even: {} });
+  await expect.poll(async () => (await exported(app)).settings.schools).toEqual({ even: {} });
   await page.getByLabel("Your body weight").fill("nobody");
   await page.getByLabel("Your body weight").press("Tab");
   await page.locator("#main .error").first().waitFor();
@@ -117,7 +115,7 @@ test("a reading taken at the bench is kept, shown, and judged", async () => {
   await page.getByRole("button", { name: "Log it" }).click();
   await page.getByText("condition 2 of 5; tread 1.2").waitFor();
   await page.getByText(/Its tread was 1.2.mm on/).waitFor();
-  expect((await exported()).entries).toContainEqual(expect.objectContaining({ what: "check", condition: 2, reading: { what: "tread", value: 1.2 } }));
+  expect((await exported(app)).entries).toContainEqual(expect.objectContaining({ what: "check", condition: 2, reading: { what: "tread", value: 1.2 } }));
   expect(faults).toEqual([]);
   await page.close();
 });
@@ -135,7 +133,7 @@ test("days used and a reading are said at the debrief", async () => {
   await page.getByLabel("Its flow, L a minute").focus();
   await page.getByRole("button", { name: "Done", exact: true }).tap();
   await page.getByText("every mark is saved").waitFor();
-  await expect.poll(async () => (await exported()).trips.find(({ id }) => id === trip)!.marks.find(({ item }) => item === "second-filter")).toMatchObject({ days: 7, reading: { what: "flow", value: 0.5 } });
+  await expect.poll(async () => (await exported(app)).trips.find(({ id }) => id === trip)!.marks.find(({ item }) => item === "second-filter")).toMatchObject({ days: 7, reading: { what: "flow", value: 0.5 } });
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -1,0 +1,52 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { openPage, withApp } from "./app";
+import { openBrowser } from "./launch";
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterAll(() => browser.close());
+
+test("arrow keys walk it, a key marks in place, another tab sees it", () => withApp("demo", async (app) => {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const other = await context.newPage();
+  await page.goto(app.url, { waitUntil: "networkidle" });
+  await other.goto(app.url, { waitUntil: "networkidle" });
+  await page.getByRole("gridcell", { name: "Sun shirt, Saltpan again: used" }).click();
+  await page.keyboard.press("ArrowLeft");
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute("aria-label"));
+  await expect.poll(focused).toBe("Sun shirt, Sunder crossing: used");
+  for (let n = 0; n < 40; n++) await page.keyboard.press("ArrowDown");
+  await expect.poll(focused).toMatch(/^(?!Sun shirt).*, Sunder crossing: /);
+  await page.getByPlaceholder("type to find").fill("sun shirt");
+  await page.getByRole("gridcell", { name: "Sun shirt, Low fells: used" }).focus();
+  await page.keyboard.press("h");
+  await page.getByRole("gridcell", { name: "Sun shirt, Low fells: hardly used" }).waitFor();
+  await other.getByRole("gridcell", { name: "Sun shirt, Low fells: hardly used" }).waitFor();
+  await context.close();
+}));
+
+test("sorts, filters, lights a trip, and a letter after g goes places", () => withApp("demo", async (app) => {
+  const { page } = await openPage(browser, app.url);
+  await page.getByLabel("Sort by").selectOption("verdict");
+  expect(await page.getByRole("rowheader").nth(0).innerText()).not.toBe("");
+  await page.getByRole("combobox", { name: "Verdict" }).selectOption("drop");
+  await page.getByText(/^7 of 78|^6 of 78|^5 of 78/).waitFor();
+  expect(await page.getByRole("row").filter({ hasText: "keep" }).count()).toBe(0);
+  await page.getByRole("button", { name: "Clear" }).click();
+  await page.getByRole("button", { name: /^Hask plateau/ }).click();
+  await page.getByText("on Hask plateau").waitFor();
+  await page.getByRole("gridcell", { name: /^Boots, Hask plateau/ }).waitFor();
+  await page.locator("body").click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press("g");
+  await page.keyboard.press("v");
+  await page.getByRole("heading", { name: "Verdicts" }).waitFor();
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("long quill");
+  await page.keyboard.press("Enter");
+  await page.getByRole("heading", { name: "The Long Quill" }).waitFor();
+  await page.close();
+}));

@@ -1,0 +1,107 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { exported, openPage, PHONE, saved, withApp } from "./app";
+import { openBrowser } from "./launch";
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterAll(() => browser.close());
+
+test("the demo's largest trip takes at most 1.3 key presses a thing, and no mark waits for another", () => withApp("demo", async (app) => {
+  const log = await exported(app);
+  const largest = log.trips.reduce((a, b) => (b.marks.length > a.marks.length ? b : a));
+  const wanted = new Map(largest.marks.map((mark) => [mark.item as string, mark.use as string]));
+  for (const mark of largest.marks) {
+    const cleared = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify({ trip: largest.id, item: mark.item, mark: null }) });
+    expect(cleared.ok).toBe(true);
+  }
+  const { page } = await openPage(browser, `${app.url}/unpack/${largest.id}`);
+  const names = new Map(log.items.map((item) => [item.name as string, item.id as string]));
+  const KEYS: Record<string, string> = { used: "u", hardly: "h", unused: "n" };
+  let presses = 0;
+  // Each acknowledgement is held back a while: the next key must not wait for it.
+  await page.route("**/api/marks", async (route) => { await new Promise((resolve) => setTimeout(resolve, 150)); await route.continue(); });
+  for (let left = largest.marks.length; left > 0;) {
+    const pocket = await page.locator("li[aria-label]").evaluateAll((rows) => rows.map((row) => row.getAttribute("aria-label")!).filter((label) => label.endsWith(": not marked")).map((label) => label.replace(/: not marked$/, "")));
+    const uses = pocket.map((name) => wanted.get(names.get(name)!)!);
+    if (uses.length > 1 && uses.every((use) => use === "used")) {
+      await page.keyboard.press("Shift+U");
+      presses += 2;
+      left -= uses.length;
+    } else {
+      await page.keyboard.press(KEYS[uses[0]!]!);
+      presses += 1;
+      left -= 1;
+    }
+    await page.getByText(left === 0 ? "All marked." : `${left} of ${largest.marks.length} left`).waitFor();
+  }
+  console.log(`unpacked ${largest.marks.length} things with ${presses} key presses, ${(presses / largest.marks.length).toFixed(2)} each`);
+  expect(presses / largest.marks.length).toBeLessThanOrEqual(1.3);
+  await saved(page);
+  const after = (await exported(app)).trips.find((trip) => trip.id === largest.id)!;
+  expect(new Map(after.marks.map((mark) => [mark.item, mark.use]))).toEqual(wanted);
+  await page.close();
+}));
+
+test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept", () => withApp("demo", async (app) => {
+  const trip = "saltpan-again-2026-09-12";
+  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
+  const mark = async (item: string) => { await saved(page); return (await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === item)!; };
+  const before = await mark("pack-cover");
+  await page.locator("li[aria-label^='Pack cover']").waitFor();
+  await page.keyboard.press("f");
+  for (const digit of ["2", "5", "1", "2"]) await page.keyboard.press(digit); // damaged, poor design, patched, discomfort
+  await page.keyboard.press("3");
+  await page.keyboard.press("c");
+  await page.keyboard.press("3"); // leave
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("blew off the pass");
+  await page.keyboard.press("Enter");
+  await page.getByText("blew off the pass").waitFor();
+  expect(await mark("pack-cover")).toMatchObject({ use: "used", trouble: "damaged", cause: "poor design", fix: "patched", cost: "discomfort", condition: 3, call: "leave", note: "blew off the pass" });
+  for (let n = 0; n < 8; n++) await page.keyboard.press("z");
+  await page.getByText("blew off the pass").waitFor({ state: "detached" });
+  expect(await mark("pack-cover")).toEqual(before);
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("e");
+  await page.keyboard.press("1");
+  expect(await mark("rain-shell")).toMatchObject({ trouble: "lost" });
+  await page.keyboard.press("?");
+  await page.getByRole("dialog", { name: "Keys for unpacking" }).waitFor();
+  await page.close();
+}));
+
+test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", () => withApp("demo", async (app) => {
+  const trip = "saltpan-again-2026-09-12";
+  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+  const buttons = page.getByRole("group", { name: "Mark Rain trousers" }).getByRole("button");
+  for (const button of await buttons.all()) {
+    const box = (await button.boundingBox())!;
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44);
+    expect(box.x + box.width).toBeLessThanOrEqual(390);
+  }
+  await buttons.getByText("hardly").tap();
+  await saved(page);
+  await page.getByLabel("Made the trip, 1 of 3").selectOption({ label: "Rain shell" });
+  await page.getByLabel("What", { exact: true }).fill("Dry socks");
+  await page.getByRole("button", { name: "Add", exact: true }).tap();
+  await page.getByText("Dry socks").waitFor();
+  await expect.poll(async () => (await exported(app)).trips.find((each) => each.id === trip)).toMatchObject({ made: ["rain-shell"], missed: [{ what: "Dry socks", cost: "discomfort" }] });
+  expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "rain-trousers")).toMatchObject({ use: "hardly" });
+  await page.close();
+}));
+
+test("a mark made while the server is away waits in the browser and is sent later", () => withApp("demo", async (app) => {
+  const trip = "saltpan-again-2026-09-12";
+  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
+  await page.route("**/api/marks", (route) => route.abort());
+  await page.keyboard.press("h");
+  await page.getByText("can't be reached").waitFor();
+  await page.unroute("**/api/marks");
+  await page.reload();
+  await page.getByText(/1.mark from before is saved now/).waitFor();
+  expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "pack-cover")).toMatchObject({ use: "hardly" });
+  await page.close();
+}));
