@@ -21,18 +21,35 @@ const TRIPS = 200;
 const POINTS = 100_000;
 const TODAY = "2026-01-01";
 
+const timed = async (work: () => unknown): Promise<number> => {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+};
+
+const middle = (numbers: readonly number[]) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)]!;
+
 /** Median time in ms of some runs, after two that warm up. */
 async function median(work: () => unknown, runs = 9): Promise<number> {
   const times: number[] = [];
-  for (let n = 0; n < runs + 2; n++) {
-    const start = performance.now();
-    await work();
-    if (n >= 2) times.push(performance.now() - start);
-  }
-  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
+  for (let n = 0; n < runs + 2; n++) times.push(await timed(work));
+  return middle(times.slice(2));
 }
 
-const row = (what: string, ms: number, base: number, aim: string) => console.log(`${what.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms  ${(ms / base).toFixed(2).padStart(6)} ×   aim ${aim}`);
+/**
+ * Times `work` against `base`, turn about, so that what slows the machine slows both; after two turns that warm up.
+ * Tells the median of the ratios, and the least and the most of them.
+ */
+async function against(base: () => unknown, what: string, work: () => unknown, aim: string, runs = 15): Promise<void> {
+  const turns: { ms: number; ratio: number }[] = [];
+  for (let n = 0; n < runs + 2; n++) {
+    const of = await timed(base);
+    const ms = await timed(work);
+    if (n >= 2) turns.push({ ms, ratio: ms / of });
+  }
+  const ratios = turns.map(({ ratio }) => ratio);
+  console.log(`${what.padEnd(58)} ${middle(turns.map(({ ms }) => ms)).toFixed(0).padStart(6)} ms  ${middle(ratios).toFixed(2).padStart(6)} ×  (${Math.min(...ratios).toFixed(1)} to ${Math.max(...ratios).toFixed(1)})   aim ${aim}`);
+}
 
 async function speedOfJudgement(folder: string): Promise<string> {
   console.log(`\n${ITEMS} items × ${TRIPS} trips, ${ITEMS * TRIPS} marks`);
@@ -40,23 +57,23 @@ async function speedOfJudgement(folder: string): Promise<string> {
   const store = liteStore(lite);
   await migrate(store);
   await store.transaction((tx) => replaceLog(tx, madeUpLog(ITEMS, TRIPS)));
-  const aggregate = await median(() => store.query(
+  const aggregate = () => store.query(
     `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
        from carry c join trip t on t.id = c.trip join (select trip, sum(distance_m) as metres from leg group by trip) l on l.trip = t.id
       group by c.item, c.use`,
-  ));
-  row("one plain SQL aggregate over the marks", aggregate, aggregate, "–");
-  row("tally page's server work: query, judgement, sheet", await median(async () => {
+  );
+  console.log(`${"one plain SQL aggregate over the marks".padEnd(58)} ${(await median(aggregate)).toFixed(0).padStart(6)} ms`);
+  await against(aggregate, "tally page's server work: query, judgement, sheet", async () => {
     const book = openBook(await readLog(store), TODAY);
     sheetOf(book, judge(book));
-  }), aggregate, "≤ 5 ×");
+  }, "≤ 5 ×");
   const log = await readLog(store);
-  row("whole verdict run, from the log in memory", await median(() => judge(openBook(log, TODAY))), aggregate, "≤ 5 ×");
+  await against(aggregate, "whole verdict run, from the log in memory", () => judge(openBook(log, TODAY)), "≤ 5 ×");
   const book = openBook(log, TODAY);
   const surveyed = survey(book);
   const judgements = judgeAll(surveyed);
+  await against(aggregate, "all verdicts, from totals", () => judgeAll(surveyed), "≤ 5 ×");
   const fromTotals = await median(() => judgeAll(surveyed));
-  row("all verdicts, from totals", fromTotals, aggregate, "≤ 5 ×");
   // Each run changes the mark of another thing: what one touches differs from thing to thing.
   let next = 0;
   const changed = () => {
@@ -65,7 +82,7 @@ async function speedOfJudgement(folder: string): Promise<string> {
   };
   const one = await median(() => { const mark = changed(); rejudge(surveyed, withMark(book, mark), mark.item); }, 99);
   console.log(`${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`);
-  row("what if: another school", await median(() => whatIf(surveyed, judgements, { school: "lean" })), aggregate, "–");
+  await against(aggregate, "what if: another school", () => whatIf(surveyed, judgements, { school: "lean" }), "–");
   const snapshot = path.join(folder, "big.tar");
   await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
   await store.close();
@@ -76,9 +93,7 @@ async function speedOfTracks(): Promise<void> {
   console.log(`\nGPX of ${POINTS} points`);
   const points = Array.from({ length: POINTS }, (_, n) => `<trkpt lat="${(10 + Math.sin(n / 900) / 10).toFixed(6)}" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${(300 + 200 * Math.sin(n / 700)).toFixed(1)}</ele><time>${new Date(1_750_000_000_000 + n * 5000).toISOString()}</time></trkpt>`);
   const text = `<?xml version="1.0"?><gpx version="1.1"><trk><trkseg>${points.join("\n")}</trkseg></trk></gpx>`;
-  const parse = await median(() => parseXml(text), 5);
-  row("the XML package alone", parse, parse, "–");
-  row("read and measured", await median(() => readGpx(text), 5), parse, "≤ 3 ×");
+  await against(() => parseXml(text), "read and measured, to the XML package alone", () => readGpx(text), "≤ 3 ×", 7);
 }
 
 /** Longest task, in ms, while `work` goes on in the page. */
