@@ -112,15 +112,17 @@ export function Sheet({ data }: { data: SheetData }) {
   // A few trips are all drawn: only a long log is worth cutting to what is in view.
   const few = data.trips.length <= 24;
   const [from, to] = few ? [0, data.trips.length - 1] : [shown[0]?.index ?? 0, shown.at(-1)?.index ?? -1];
-  // What is drawn follows what is in view in small steps, which keys and scrolling come between.
+  // What is drawn follows what is in view in small steps, one a frame, which keys and scrolling come between.
   const shownRows = rows.getVirtualItems();
   const inView = `${shownRows[0]?.index ?? 0} ${shownRows.at(-1)?.index ?? -1} ${Math.floor(from / BLOCK)} ${Math.floor(to / BLOCK)}`;
   useEffect(() => {
     const [firstLine, lastLine, firstBlock, lastBlock] = inView.split(" ").map(Number) as [number, number, number, number];
     const nextLines = towards(drawn.lines, { from: firstLine, to: lastLine }, LINES_AT_ONCE);
     const nextBlocks = towards(drawn.blocks, { from: firstBlock, to: lastBlock }, BLOCKS_AT_ONCE);
-    if (!isSame(nextLines, drawn.lines)) startTransition(() => setDrawn({ ...drawn, lines: nextLines }));
-    else if (!isSame(nextBlocks, drawn.blocks)) startTransition(() => setDrawn({ ...drawn, blocks: nextBlocks }));
+    const next = !isSame(nextLines, drawn.lines) ? { ...drawn, lines: nextLines } : !isSame(nextBlocks, drawn.blocks) ? { ...drawn, blocks: nextBlocks } : null;
+    if (!next) return;
+    const frame = requestAnimationFrame(() => startTransition(() => setDrawn(next)));
+    return () => cancelAnimationFrame(frame);
   }, [drawn, inView]);
   const span = { total: columns.getTotalSize(), cell, fromBlock: drawn.blocks.from, toBlock: drawn.blocks.to };
   useEffect(() => {
@@ -160,7 +162,7 @@ export function Sheet({ data }: { data: SheetData }) {
 }
 
 /** Lines, and blocks of columns, drawn in one step: more would hold up the page. */
-const LINES_AT_ONCE = 10;
+const LINES_AT_ONCE = 4;
 const BLOCKS_AT_ONCE = 1;
 const NOTHING: Range = { from: 0, to: -1 };
 const isSame = (one: Range, other: Range) => one.from === other.from && one.to === other.to;
