@@ -23,7 +23,7 @@ export const TRIPS = [
   { name: "Low fells", starts: "2025-08-30", ends: "2025-08-31", distance: "26 km", ascent: "610 m", terrain: "soft", conditions: { rain: "none", sun: "some", bugs: "some" } },
   { name: "Cinder flats", starts: "2025-09-20", ends: "2025-09-23", distance: "58 km", ascent: "450 m", terrain: "sand", conditions: { rain: "none", heat: "strong", sun: "strong", "dry stretch": "strong", bugs: "none" } },
   { name: "Storm on Marl Head", starts: "2025-11-08", ends: "2025-11-09", distance: "22 km", ascent: "700 m", terrain: "mud", cut: true, conditions: { rain: "strong", wind: "strong", cold: "some", bugs: "none" }, note: "Five days planned; off the hill on the second." },
-  { name: "Vask shore again", starts: "2026-04-25", ends: "2026-04-29", distance: "80 km", ascent: "1500 m", terrain: "mixed", conditions: { rain: "some", cold: "some", freezing: "some", crossings: "some", sun: "some", bugs: "none" }, missed: [{ what: "Sit mat", cost: "discomfort" }] },
+  { name: "Vask shore again", starts: "2026-04-25", ends: "2026-04-29", distance: "80 km", ascent: "1500 m", terrain: "mixed", conditions: { rain: "some", cold: "some", freezing: "some", crossings: "some", sun: "some", bugs: "none" }, felt: [{ low: -1, felt: "cool", slept: ["Quilt", "Air pad"] }, { low: 3, felt: "right", slept: ["Quilt", "Air pad"] }, { low: 3, felt: "right", slept: ["Quilt", "Air pad"] }], missed: [{ what: "Sit mat", cost: "discomfort" }] },
   {
     name: "Sunder crossing", starts: "2026-07-11", ends: "2026-07-19",
     legs: [
@@ -31,6 +31,7 @@ export const TRIPS = [
       { name: "Over and down", distance: "78 km", ascent: "2400 m", terrain: "rock" },
     ],
     conditions: { rain: "strong", bugs: "strong", crossings: "strong", sun: "some", wind: "some" },
+    supplies: [{ what: "gas", unit: "g", out: 230, back: 41 }],
     made: ["Bug head net", "Rain shell", "Two-pole tent"], stay: ["Spare water bag", "Camera", "Pack cover"],
   },
   { name: "Saltpan again", starts: "2026-09-12", ends: "2026-09-15", distance: "52 km", ascent: "880 m", terrain: "mixed", conditions: { rain: "some", sun: "some", bugs: "none", cold: "some" } },

@@ -39,7 +39,7 @@ export async function withApp(from: "demo" | "empty", work: (app: App) => Promis
 export interface Exported {
   readonly settings: Readonly<Record<string, unknown>>;
   readonly items: readonly Readonly<Record<string, unknown>>[];
-  readonly trips: readonly { readonly id: string; readonly name: string; readonly marks: readonly Readonly<Record<string, unknown>>[]; readonly made?: readonly string[]; readonly missed?: readonly object[] }[];
+  readonly trips: readonly { readonly id: string; readonly name: string; readonly marks: readonly Readonly<Record<string, unknown>>[]; readonly made?: readonly string[]; readonly missed?: readonly object[]; readonly felt?: readonly object[]; readonly supplies?: readonly object[] }[];
   readonly entries: readonly Readonly<Record<string, unknown>>[];
   readonly rulings: readonly Readonly<Record<string, unknown>>[];
 }

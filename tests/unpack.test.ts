@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, PHONE, saved, withApp } from "./app";
+import { expectAccessible, exported, openPage, PHONE, saved, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -87,7 +87,7 @@ test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", 
   await page.getByLabel("Made the trip, 1 of 3").selectOption({ label: "Rain shell" });
   await page.getByLabel("What", { exact: true }).fill("Dry socks");
   await page.getByRole("button", { name: "Add", exact: true }).tap();
-  await page.getByText("Dry socks").waitFor();
+  await page.getByText("Dry socks").first().waitFor();
   await expect.poll(async () => (await exported(app)).trips.find((each) => each.id === trip)).toMatchObject({ made: ["rain-shell"], missed: [{ what: "Dry socks", cost: "discomfort" }] });
   expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "rain-trousers")).toMatchObject({ use: "hardly" });
   await page.close();
@@ -103,5 +103,47 @@ test("a mark made while the server is away waits in the browser and is sent late
   await page.reload();
   await page.getByText(/1.mark from before is saved now/).waitFor();
   expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "pack-cover")).toMatchObject({ use: "hardly" });
+  await page.close();
+}));
+
+test("the nights and what came home are told at the end, refused where they can't be, and taken back", () => withApp("demo", async (app) => {
+  const trip = "sunder-crossing-2026-07-11";
+  const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+  const kept = async () => (await exported(app)).trips.find((each) => each.id === trip)!;
+  await page.getByLabel("Nights", { exact: true }).fill("9");
+  await page.getByLabel("Coldest, °C").fill("warmish");
+  const addNights = page.getByRole("button", { name: "Add the nights" });
+  await addNights.tap();
+  await page.getByText("8 nights of this trip are left to tell.").waitFor();
+  await page.getByText("“warmish” is not a temperature.").waitFor();
+  expect(await page.getByLabel("Coldest, °C").inputValue()).toBe("warmish");
+  await page.getByLabel("Nights", { exact: true }).fill("2");
+  await page.getByLabel("Coldest, °C").fill("28 F");
+  await page.getByLabel("They felt").selectOption("cold");
+  await addNights.tap();
+  await page.getByText("2 nights felt cold, down to −2 °C, in Quilt and Air pad").first().waitFor();
+  await expect.poll(kept).toMatchObject({ felt: Array(2).fill({ low: -2.2, felt: "cold", slept: ["quilt", "air-pad"] }) });
+
+  const addHome = page.getByRole("button", { name: "Add what came home" });
+  await page.getByLabel("Of what").fill("Oats");
+  await page.getByLabel("Went out").fill("1.2 kg");
+  await page.getByLabel("Came back").fill("300 g");
+  await addHome.tap();
+  await page.getByText("Say it in kg, like what went out.").waitFor();
+  await page.getByLabel("Came back").fill("2");
+  await addHome.tap();
+  await page.getByText("More than went out.").waitFor();
+  await page.getByLabel("Came back").fill("0.3");
+  await addHome.tap();
+  await page.getByText("0.3 of 1.2 kg").waitFor();
+  await expect.poll(kept).toMatchObject({ supplies: [{ what: "gas" }, { what: "Oats", unit: "kg", out: 1.2, back: 0.3 }] });
+
+  await page.getByRole("button", { name: "Remove 2 nights felt cold" }).tap();
+  await page.getByRole("button", { name: "Remove Oats" }).tap();
+  await expect.poll(async () => { const { felt, supplies } = await kept(); return [felt?.length, supplies?.length]; }).toEqual([0, 1]);
+  await expectAccessible(page);
+  expect(faults).toEqual([]);
+  await page.goto(`${app.url}/trips/vask-shore-again-2026-04-25`);
+  await page.getByText("2 nights felt right, down to 3 °C, in Quilt and Air pad").waitFor();
   await page.close();
 }));

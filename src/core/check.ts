@@ -24,6 +24,10 @@ export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
   if (days > LONGEST_TRIP) problems.push({ path: ["ends"], message: `That is ${days} days. A trip may last ${LONGEST_TRIP} at most: look at the year.` });
   if (trip.nights !== null && trip.nights > days) problems.push({ path: ["nights"], message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.` });
   if (metres > days * FURTHEST_DAY) problems.push({ path: ["distance"], message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.` });
+  if (trip.felt.length > days) problems.push({ path: ["felt"], message: `${trip.felt.length} nights are told of, and the trip had ${trip.nights ?? days - 1}.` });
+  trip.supplies.forEach(({ what, unit, out, back }, n) => {
+    if (back > out) problems.push({ path: ["supplies", n, "back"], message: `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). What was bought on the way counts as gone out.` });
+  });
   return problems;
 }
 
@@ -54,6 +58,7 @@ export function logProblems(log: Log): Problem[] {
       if (beyond) problems.push({ path: [...path, "legs"], message: `There is no leg ${beyond}: the trip has ${trip.legs.length}.` });
     });
     for (const field of ["made", "stay"] as const) trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
+    trip.felt.forEach(({ slept }, n) => slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])));
   });
   log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
   log.rulings.forEach((ruling, r) => known(ruling.item, ["rulings", r, "item"]));

@@ -157,13 +157,19 @@ export type Carry = z.infer<typeof Carry>;
 export const Missed = z.object({ what: Name, job: Job.nullable().default(null), cost: Consequence.default("discomfort") });
 export type Missed = z.infer<typeof Missed>;
 
-const FeltNight = z.object({
-  low: z.number().min(-60).max(50).nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
-  felt: z.enum(["cold", "cool", "right", "warm", "hot"]).nullable().default(null),
-  slept: z.array(ItemId).default([]).meta({ description: "What was slept in and on." }),
-});
+export const Felt = z.enum(["cold", "cool", "right", "warm", "hot"]);
+export type Felt = z.infer<typeof Felt>;
 
-const Supply = z.object({ what: Name, unit: z.string().max(20), out: z.number().nonnegative(), back: z.number().nonnegative() });
+export const FeltNight = z.object({
+  low: z.number().min(-60, "Below −60 °C nobody sleeps out.").max(50, "Above 50 °C nobody sleeps.").nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
+  felt: Felt.nullable().default(null),
+  slept: z.array(ItemId).max(20).default([]).meta({ description: "What was slept in and on." }),
+});
+export type FeltNight = z.infer<typeof FeltNight>;
+
+/** So much of something went out, what was bought on the way included, and so much came home. */
+export const Supply = z.object({ what: Name, unit: z.string().max(20), out: Amount, back: Amount });
+export type Supply = z.infer<typeof Supply>;
 
 export const Trip = z.object({
   id: TripId,

@@ -28,6 +28,11 @@ test("a minimal item needs a name and a kind; a minimal trip dates, a distance a
   expect(read).toMatchObject({ ok: true, log: { items: [{ id: "mug" }], trips: [{ name: "Trip of 2026-05-01", legs: [{ distance: { typed: "62 km", m: 62_000 } }], carries: [{ item: "mug", mark: { use: "used" } }] }] } });
 });
 
+test("what was slept in may be said by name", () => {
+  const read = readLogFile(file({ trips: [{ starts: "2026-05-01", ends: "2026-05-03", distance: 62, felt: [{ felt: "cool", slept: ["MUG"] }] }] }));
+  expect(read).toMatchObject({ ok: true, log: { trips: [{ felt: [{ low: null, felt: "cool", slept: ["mug"] }] }] } });
+});
+
 test.each([
   ["{\n  \"format\": oops", /line 2, column 13/],
   [file({ version: 99 }), /later version/],
@@ -42,6 +47,10 @@ test.each([
   [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }, { item: "mug", use: "used" }] }] }), /marked twice/],
   [file({ trips: [1, 2].map(() => ({ id: "a", starts: "2026-05-01", ends: "2026-05-02", distance: "5 km" })) }), /The id “a” is taken/],
   [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used", trouble: "lost" }] }, { starts: "2026-06-01", ends: "2026-06-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }] }] }), /carried on Trip of 2026-06-01, after it was lost/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ felt: "cold" }, { felt: "cold" }, { felt: "right" }] }] }), /3 nights are told of, and the trip had 1/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ felt: "cold", slept: ["hammock"] }] }] }), /slept \[1\]: “hammock” is not among the items/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ low: 451, felt: "hot" }] }] }), /Above 50 °C/],
+  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", supplies: [{ what: "gas", unit: "g", out: 230, back: 260 }] }] }), /More gas came home \(260 g\) than went out \(230 g\)/],
   [file({ trips: [{ starts: "2026-02-30", ends: "2026-03-02", distance: "5 km" }] }), /year-month-day/],
 ])("refuses %s", (text, why) => {
   expect(problems(text).join("\n")).toMatch(why);

@@ -1,7 +1,7 @@
 import { parse as parseJsonc, printParseErrorCode, type ParseError } from "jsonc-parser";
 import { z } from "zod";
 import { logProblems, type Problem } from "@/core/check";
-import { Carry, Entry, Item, ItemId, Leg, Mark, Ruling, Settings, Trip, TripId, type Log } from "@/core/model";
+import { Carry, Entry, FeltNight, Item, ItemId, Leg, Mark, Ruling, Settings, Trip, TripId, type Log } from "@/core/model";
 import { slug } from "@/core/slug";
 import { Distance, Height } from "@/core/units/quantity";
 
@@ -29,6 +29,7 @@ const FileTrip = Trip.omit({ carries: true }).extend({
   distance: Distance.optional(),
   ascent: Height.nullable().optional(),
   terrain: Leg.shape.terrain.optional(),
+  felt: z.array(FeltNight.extend({ slept: z.array(ItemRef).max(20).default([]) })).max(400).default([]),
   made: z.array(ItemRef).max(3).default([]),
   stay: z.array(ItemRef).max(3).default([]),
   marks: z.array(FileMark).max(2000).default([]),
@@ -98,6 +99,7 @@ function toLog(file: z.infer<typeof LogFile>): Log {
         ...trip, name: called,
         id: named(trip.id, `${called} ${name ? trip.starts : ""}`, tripIds),
         legs: legs ?? [{ name: "", distance: distance ?? { typed: "0 km", m: 0 }, ascent: ascent ?? null, terrain: terrain ?? "mixed" }],
+        felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
         made: trip.made.map(find), stay: trip.stay.map(find),
         carries: marks.map(({ item, legs: on, use, ...rest }) => ({ item: find(item), legs: on, mark: use === undefined ? null : { use, ...rest } })),
       };

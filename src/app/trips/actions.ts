@@ -4,7 +4,7 @@ import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { tripProblems } from "@/core/check";
 import { daysBetween } from "@/core/ledger/days";
-import { ItemId, Missed, Trip, TripId } from "@/core/model";
+import { ItemId, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/slug";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
@@ -50,16 +50,19 @@ export async function saveTrip(raw: Record<string, unknown>, packed: z.input<typ
   return { ok: true, value: id };
 }
 
-const LookBack = z.object({ made: z.array(ItemId).max(3, "Three at most."), stay: z.array(ItemId).max(3, "Three at most."), missed: z.array(Missed).max(20) });
+const LookBack = Trip.pick({ made: true, stay: true, missed: true, felt: true, supplies: true });
 
-/** Saves what is said looking back: what made the trip, what could have stayed, what was missed. */
+/** Saves what is said looking back: what made the trip, what could have stayed, what was missed, the nights, what came home. */
 export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {
   const said = LookBack.safeParse(raw);
   if (!said.success) return refuse(byField(said.error));
   const db = await store();
   const known = await findTrip(db, TripId.parse(trip));
   if (!known) return refuse({ "": "That trip is no longer here." });
-  await db.transaction((tx) => saveTrips(tx, [{ ...known, ...said.data }]));
+  const next = { ...known, ...said.data };
+  const problems = tripProblems(next);
+  if (problems.length) return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
+  await db.transaction((tx) => saveTrips(tx, [next]));
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
 }

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, Mass, METRES_PER_FOOT, METRES_PER_MILE, parseLength, parseMass } from "./quantity";
+import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, Mass, METRES_PER_FOOT, METRES_PER_MILE, parseAmount, parseLength, parseMass, parseTemperature } from "./quantity";
 
 // Source: NIST Special Publication 811, appendix B: these factors are exact.
 test("factors are those of NIST SP 811", () => {
@@ -42,4 +42,28 @@ test("any weight survives being written and read again", () => {
     const once = Mass.decode(typed);
     expect(Mass.decode(Mass.encode(once))).toEqual(once);
   }));
+});
+
+// Source: the definition of the Fahrenheit scale, °F = 1.8 °C + 32 (NIST SP 811, appendix B.8).
+test.each([
+  ["-2", -2], ["−2 °C", -2], ["28 F", -2.2], ["28°f", -2.2], ["-40 F", -40], ["+3,5", 3.5], ["32 °F", 0],
+])("reads %s as a temperature", (typed, celsius) => {
+  expect(parseTemperature(typed)).toEqual({ ok: true, value: celsius });
+});
+
+test("a bare temperature takes the owner's unit", () => {
+  expect(parseTemperature("50", "F")).toEqual({ ok: true, value: 10 });
+  expect(parseTemperature("10 C", "F")).toEqual({ ok: true, value: 10 });
+});
+
+test.each(["", "cold", "3 K", "--2", "1e3"])("refuses “%s” as a temperature", (typed) => {
+  expect(parseTemperature(typed)).toMatchObject({ ok: false, why: expect.stringContaining("Write it like") });
+});
+
+test.each([["460 g", 460, "g"], ["2,5L", 2.5, "L"], ["3", 3, ""], ["2 gas canisters", 2, "gas canisters"]])("reads %s as an amount", (typed, value, unit) => {
+  expect(parseAmount(typed)).toEqual({ ok: true, value: { value, unit } });
+});
+
+test.each(["", "-3 g", "some", "3 g 4"])("refuses “%s” as an amount", (typed) => {
+  expect(parseAmount(typed)).toMatchObject({ ok: false, why: expect.stringMatching(/like 460 g/) });
 });

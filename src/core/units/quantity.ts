@@ -78,6 +78,27 @@ export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km")
   return sum.ok ? { ok: true, value: { typed: withUnit(text, bare), m: sum.value } } : sum;
 }
 
+/**
+ * Reads a temperature, in °C: "-2", "−2 °C", "28 F".
+ *
+ * @param bare the unit of a number without one
+ */
+export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<number> {
+  const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim());
+  if (!match) return { ok: false, why: `“${text.trim()}” is not a temperature. Write it like −2 or 28 F.` };
+  const value = Number(match[1]!.replace("−", "-").replace(",", "."));
+  const celsius = (match[2]!.toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
+  return { ok: true, value: Math.round(celsius * 10) / 10 };
+}
+
+/** Reads so much of something, in whatever it is counted: "460 g", "2.5 L", "3". The unit is kept as typed. */
+export function parseAmount(text: string): Parsed<{ readonly value: number; readonly unit: string }> {
+  const typed = text.trim();
+  if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
+  const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
+  return match ? { ok: true, value: { value: Number(match[1]!.replace(",", ".")), unit: match[2]!.trim() } } : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
+}
+
 /** A bare number is ambiguous once the owner changes units, so it is kept with the unit it was read in. */
 function withUnit(text: string, bare: string): string {
   const typed = text.trim();

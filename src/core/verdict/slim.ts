@@ -33,19 +33,20 @@ const HOME_SHARE = 0.4;
 
 /** A consumable of which much was carried out and back. */
 function carriedHome(one: Case): Finding | null {
-  const { item, book, marked } = one;
+  const { item, marked } = one;
   if (item.load !== "consumable") return null;
-  const lately = marked.flatMap(({ outing: { trip } }) => trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map(({ out, back }) => ({ trip, out, back }))).slice(-3);
-  const out = lately.reduce((sum, supply) => sum + supply.out, 0);
-  const back = lately.reduce((sum, supply) => sum + supply.back, 0);
-  if (lately.length < 2 || back / out < HOME_SHARE) return null;
+  const lately = marked.flatMap(({ outing: { trip } }) => trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map((supply) => ({ trip, ...supply }))).slice(-3);
+  const last = lately.at(-1);
+  if (!last || lately.length < 2) return null;
+  // Shares, not sums: one trip may have been told in grams, the next in canisters.
+  const share = lately.reduce((sum, { out, back }) => sum + back / out, 0) / lately.length;
+  if (share < HOME_SHARE) return null;
   const trips = lately.map(({ trip }) => trip.id);
-  const last = book.outings.findLast(({ trip }) => trip.id === trips.at(-1))!.trip.supplies.find(({ what }) => isOf(what, one))!;
   return {
     verb: "slim", urgency: "before next trip", sureness: "likely",
-    says: `${percent(back / out)} of it came home ${onTrips(trips, one)}; last time ${last.back} of ${last.out}\u00a0${last.unit}. Take less.`,
-    rule: `Slimmed when over ${percent(HOME_SHARE)} of it came home over the last two or three trips.`,
-    evidence: [{ text: `${percent(back / out)} carried home`, trips }],
+    says: `${percent(share)} of it came home ${onTrips(trips, one)}; last time ${last.back} of ${last.out}\u00a0${last.unit}. Take less.`,
+    rule: `Slimmed when ${percent(HOME_SHARE)} of it or more came home over the last two or three trips.`,
+    evidence: [{ text: `${percent(share)} carried home`, trips }],
   };
 }
 

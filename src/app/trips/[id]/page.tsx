@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { outingOf } from "@/core/ledger/book";
+import { alikeNights, sayNights } from "@/core/sleep/nights";
 import { TripId, type ItemId } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
 import { Figure } from "@/ui/figure";
@@ -51,6 +52,8 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
           </tbody></table>
           <h2 className="mb-1 mt-5 text-lg">What it was like</h2>
           <p>{Object.entries(trip.conditions).filter(([, strength]) => strength !== "none").sort(([, a], [, b]) => b.localeCompare(a)).map(([trigger, strength]) => `${strength} ${trigger}`).join(", ") || "Nothing noted."}</p>
+          {trip.felt.length > 0 && <p className="mt-1">{alikeNights(trip.felt).map((alike) => sayNights(alike, nameOf, units)).join("; ")}.</p>}
+          {trip.supplies.length > 0 && <p className="mt-1">Came home: {trip.supplies.map(({ what, unit, out, back }) => `${what} ${back} of ${out} ${unit}`.trim()).join(", ")}.</p>}
           {trip.note && <p className="mt-1 text-muted">{trip.note}</p>}
           {(trip.made.length > 0 || trip.stay.length > 0 || trip.missed.length > 0) && (
             <>

@@ -3,47 +3,46 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import type { Consequence} from "@/core/model";
-import { type ItemId, type Missed, type TripId, type Use } from "@/core/model";
+import type { ItemId, Trip, TripId, Use } from "@/core/model";
+import type { Units } from "@/core/units/speak";
 import { saveLookBack } from "@/app/trips/actions";
-import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
+import { CameHome } from "./came-home";
+import { FeltNights } from "./felt-nights";
+import { MissedThings } from "./missed-things";
+
+export type Said = Pick<Trip, "made" | "stay" | "missed" | "felt" | "supplies">;
 
 interface LookBackProps {
   readonly trip: TripId;
-  readonly made: readonly ItemId[];
-  readonly stay: readonly ItemId[];
-  readonly missed: readonly Missed[];
-  readonly things: readonly { readonly id: ItemId; readonly name: string; readonly use: Use | null }[];
+  readonly nights: number;
+  readonly said: Said;
+  readonly things: readonly { readonly id: ItemId; readonly name: string; readonly use: Use | null; readonly sleep: boolean; readonly consumable: boolean }[];
+  readonly units: Units;
 }
 
 const NOTHING = "";
 
-/** Three that made the trip, three that could have stayed, and what was missed. Saved as it is said. */
-export function LookBack({ trip, things, ...before }: LookBackProps) {
+/** Three that made the trip, three that could have stayed, what was missed, how the nights were, what came home. Saved as it is said. */
+export function LookBack({ trip, nights, things, units, ...before }: LookBackProps) {
   const router = useRouter();
-  const [said, setSaid] = useState({ made: [...before.made], stay: [...before.stay], missed: [...before.missed] });
-  const [what, setWhat] = useState("");
-  const [cost, setCost] = useState<Consequence>("discomfort");
-  const [error, setError] = useState<string>();
-  const save = async (next: typeof said) => {
+  const [said, setSaid] = useState(before.said);
+  const say = async (more: Partial<Said>) => {
+    const next = { ...said, ...more };
     setSaid(next);
     const answer = await saveLookBack(trip, next).catch(() => null);
     if (answer?.ok) {
       tellOtherTabs();
       router.refresh();
-    } else toast.error(answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.");
+      return;
+    }
+    setSaid(said);
+    toast.error(answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.");
   };
   const choose = (field: "made" | "stay", n: number, id: string) => {
     const list = said[field].filter((_, index) => index !== n);
     if (id !== NOTHING) list.splice(n, 0, id as ItemId);
-    void save({ ...said, [field]: [...new Set(list)].slice(0, 3) });
-  };
-  const addMissed = () => {
-    if (what.trim() === "") return setError("Say what was missed.");
-    setError(undefined);
-    setWhat("");
-    void save({ ...said, missed: [...said.missed, { what: what.trim(), job: null, cost }] });
+    void say({ [field]: [...new Set(list)].slice(0, 3) });
   };
   const idleFirst = [...things].sort((a, b) => Number(a.use === "used") - Number(b.use === "used"));
   return (
@@ -62,15 +61,9 @@ export function LookBack({ trip, things, ...before }: LookBackProps) {
           </fieldset>
         ))}
       </div>
-      <fieldset className="mt-4">
-        <legend className="label">Missed on the way</legend>
-        <ul>{said.missed.map((one, n) => <li key={`${one.what}-${n}`} className="flex items-center gap-3 border-b border-rule py-1">{one.what} <span className="text-sm text-muted">{one.cost}</span><button type="button" className="btn btn-plain ml-auto !min-h-8" onClick={() => void save({ ...said, missed: said.missed.filter((_, index) => index !== n) })}>Remove<span className="sr-only"> {one.what}</span></button></li>)}</ul>
-        <form className="mt-2 flex flex-wrap items-end gap-2" onSubmit={(event) => { event.preventDefault(); addMissed(); }}>
-          <Field label="What" value={what} onChange={(event) => setWhat(event.target.value)} error={error} className="w-56" maxLength={120} />
-          <SelectField label="Its absence was" value={cost} onChange={(event) => setCost(event.target.value as Consequence)} options={[["nuisance", "a nuisance"], ["discomfort", "discomfort"], ["trip-ending", "the end of the trip"], ["danger", "dangerous"]]} className="w-52" />
-          <button className="btn mb-px !min-h-10">Add</button>
-        </form>
-      </fieldset>
+      <MissedThings missed={said.missed} onChange={(missed) => say({ missed })} />
+      {nights > 0 && <FeltNights felt={said.felt} nights={nights} things={things} units={units} onChange={(felt) => say({ felt })} />}
+      <CameHome supplies={said.supplies} names={things.filter(({ consumable }) => consumable).map(({ name }) => name)} onChange={(supplies) => say({ supplies })} />
     </section>
   );
 }

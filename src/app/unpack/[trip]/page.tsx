@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { callsFor } from "@/core/evidence/chances";
 import { CONDITION } from "@/core/kinds";
 import { outingOf, type Book } from "@/core/ledger/book";
-import { STOWS, TripId, type Carry, type Trip } from "@/core/model";
+import { STOWS, TripId, type Carry, type Job, type Trip } from "@/core/model";
 import { listWords, sayMass } from "@/core/units/speak";
 import { sayTrigger } from "@/core/verdict/words";
 import { Empty, PageHead } from "@/ui/page-head";
@@ -18,6 +18,9 @@ export const metadata: Metadata = { title: "Unpack" };
 
 /** From so many days on, it is asked on how many of them a thing was used. */
 const LONG_DAYS = 7;
+
+/** What a night is slept in and on. */
+const BED: readonly Job[] = ["sleep warm", "pad"];
 
 /** Strokes of earlier trips shown beside a thing. */
 const PATTERN = 8;
@@ -39,7 +42,9 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
   return (
     <>
       <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} />
-      <LookBack trip={trip.id} made={trip.made} stay={trip.stay} missed={trip.missed} things={things.map(({ id: value, name, mark }) => ({ id: value, name, use: mark?.use ?? null }))} />
+      <LookBack trip={trip.id} nights={outingOf(trip).nights} units={book.settings.units}
+        said={{ made: trip.made, stay: trip.stay, missed: trip.missed, felt: trip.felt, supplies: trip.supplies }}
+        things={things.map(({ id: of, name, mark }) => ({ id: of, name, use: mark?.use ?? null, sleep: book.item(of)!.jobs.some((job) => BED.includes(job)), consumable: book.item(of)!.load === "consumable" }))} />
     </>
   );
 }
