@@ -6,7 +6,7 @@ import type { Slot } from "./world";
 
 /** The engine's judgement before a trip, with that trip as the next. */
 export function judged({ log, today, outing }: Before): Judgement[] {
-  const book: Book = { ...openBook(log, today), next: { name: null, days: outing.days, nights: outing.days - 1, metres: outing.metres } };
+  const book: Book = { ...openBook(log, today), next: { name: null, ends: null, days: outing.days, nights: outing.days - 1, metres: outing.metres } };
   return judge(book);
 }
 

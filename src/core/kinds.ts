@@ -77,6 +77,7 @@ const LABEL: ServiceRule = { what: "read the date on its label and note it here"
 export const KINDS: readonly Kind[] = [
   kind("trail shoes", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(450), 3.5), services: [{ what: "new insoles", every: miles(250) }], mends: false, readings: [TREAD] }),
   kind("boots", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(1000), 3), services: [{ what: "clean and reproof", seasonal: true }], readings: [TREAD] }),
+  kind("shoe lining", { jobs: ["other"], stow: "worn", load: "worn", wears: "m", terrain: true, life: life(miles(250), 3), services: [{ what: "reproof the shoes", seasonal: true }], mends: false }),
   kind("camp shoes", { jobs: ["camp shoes"], triggers: ["camp time"], stow: "outside", wears: "nights", life: null }),
   kind("socks", { jobs: ["socks"], stow: "worn", load: "worn", consequence: "discomfort", wears: "m", terrain: true, inTurn: true, life: life(miles(700), 2.5) }),
   kind("poles", { jobs: ["balance"], stow: "hand", load: "worn", consequence: "discomfort", wears: "m", terrain: true, life: life(miles(2500), 2), services: [{ what: "new tips", every: miles(500) }, { what: "clean and try the locks", seasonal: true }] }),
@@ -113,7 +114,7 @@ export const KINDS: readonly Kind[] = [
   kind("sleep clothes", { jobs: ["spare clothing"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(350, 2.5) }),
   kind("spare clothing", { jobs: ["spare clothing"], triggers: ["always"], wears: "nights", life: life(250, 2.5) }),
   kind("warm hat", { jobs: ["head warm"], triggers: ["cold", "freezing"], stow: "lid", consequence: "discomfort", wears: "nights", life: life(500, 2) }),
-  kind("sun hat", { jobs: ["sun protection"], triggers: ["sun", "heat"], stow: "worn", load: "worn", consequence: "discomfort", wears: "nights", life: life(250, 2) }),
+  kind("sun hat", { jobs: ["head shaded"], triggers: ["sun", "heat"], stow: "worn", load: "worn", consequence: "discomfort", wears: "nights", life: life(250, 2) }),
   kind("neck tube", { jobs: ["head warm"], triggers: ["cold", "sun", "wind"], stow: "worn", load: "worn", wears: "nights", life: life(400, 2) }),
   kind("sunglasses", { jobs: ["sun protection"], triggers: ["sun", "snow or ice"], stow: "shoulder", load: "worn", consequence: "discomfort" }),
   kind("sunscreen", { jobs: ["sun protection"], triggers: ["sun", "snow or ice"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false, services: [LABEL] }),
@@ -165,7 +166,11 @@ const ALIASES: Readonly<Record<string, string>> = {
   pad: "inflatable pad", "sleeping pad": "inflatable pad", "air pad": "inflatable pad", mat: "foam pad", shell: "rain shell", "rain jacket": "rain shell",
   jacket: "insulated jacket", "down jacket": "insulated jacket", puffy: "insulated jacket", vest: "insulated vest", midlayer: "fleece", windshell: "wind shell", "wind jacket": "wind shell",
   hat: "warm hat", beanie: "warm hat", buff: "neck tube", "head net": "bug net", "bug head net": "bug net", spikes: "traction", microspikes: "traction",
-  "water filter": "filter", "hollow-fibre filter": "filter", "hollow fibre filter": "filter", tablets: "treatment tablets", bottle: "water bottle",
+  "water filter": "filter", "hollow-fibre filter": "filter", "hollow fibre filter": "filter", tablets: "treatment tablets", "water tablets": "treatment tablets", "water treatment tablets": "treatment tablets",
+  "purification tablets": "treatment tablets", "water treatment": "treatment tablets", "waterproof lining": "shoe lining", "waterproof lining of shoes": "shoe lining",
+  "throw away rain shell": "light rain shell", "light throw away rain shell": "light rain shell", poncho: "light rain shell", "gloves used with poles": "gloves", mittens: "gloves",
+  "insect treatment on clothes": "insect treatment", "plastic drink bottle": "water bottle", "drink bottle": "water bottle", "inflatable pillow": "pillow", medicine: "medicines",
+  cap: "sun hat", "down vest": "insulated vest", "bear can": "food bag", sandals: "camp shoes", bottle: "water bottle",
   canister: "fuel", gas: "fuel", burner: "stove", spoon: "cutlery", spork: "cutlery", cup: "mug", torch: "head torch", headlamp: "head torch", headtorch: "head torch",
   battery: "power bank", powerbank: "power bank", map: "map and compass", compass: "map and compass", "satellite messenger": "beacon", "satellite messenger or beacon": "beacon",
   "first aid": "first-aid kit", "first aid kit": "first-aid kit", "first-aid": "first-aid kit", repair: "repair kit", toiletries: "wash kit", "hygiene kit": "wash kit",
@@ -177,8 +182,13 @@ const BY_ID = new Map(KINDS.map((each) => [each.id, each]));
 /** Kind by its name or a common other word for it, ignoring case, hyphens and doubled spaces; undefined if none. */
 export function findKind(word: string): Kind | undefined {
   const plain = word.trim().toLowerCase().replace(/[\s_]+/g, " ");
-  const spaced = plain.replaceAll("-", " ");
-  return BY_ID.get(plain) ?? BY_ID.get(spaced) ?? BY_ID.get(ALIASES[plain] ?? ALIASES[spaced] ?? "") ?? BY_ID.get(spaced.replace("first aid", "first-aid"));
+  // "stakes, set" is stakes; "filters" a filter.
+  return [plain, plain.split(",")[0]!].flatMap((name) => [name, name.replace(/s$/, "")]).map(named).find((found) => found !== undefined);
+}
+
+function named(word: string): Kind | undefined {
+  const spaced = word.replaceAll("-", " ");
+  return BY_ID.get(word) ?? BY_ID.get(spaced) ?? BY_ID.get(ALIASES[word] ?? ALIASES[spaced] ?? "") ?? BY_ID.get(spaced.replace("first aid", "first-aid"));
 }
 
 /**

@@ -27,7 +27,7 @@ export type Trigger = z.infer<typeof Trigger>;
 export const JOBS = [
   "shelter", "sleep warm", "pad", "pillow", "stay warm", "stay dry", "legs dry", "keep wind off", "base clothing", "spare clothing", "hands warm", "head warm",
   "walk", "camp shoes", "socks", "balance", "keep grit out", "traction", "carry", "keep kit dry", "treat water", "carry water",
-  "cook", "eat", "fire", "light", "find the way", "call for help", "first aid", "mend", "power", "sun protection", "bug protection",
+  "cook", "eat", "fire", "light", "find the way", "call for help", "first aid", "mend", "power", "sun protection", "head shaded", "bug protection",
   "hygiene", "food", "food storage", "fuel", "sit", "photograph", "read", "other",
 ] as const;
 export const Job = z.enum(JOBS);

@@ -69,7 +69,7 @@ class Tally {
 }
 
 /** What every night out, or every trip, brings by itself: "no call for it" is no excuse there. */
-const UNAVOIDABLE: readonly Trigger[] = ["always", "darkness", "camp time"];
+export const UNAVOIDABLE: readonly Trigger[] = ["always", "darkness", "camp time"];
 
 /** The owner was there: of the weather, "no call for it" stands over what was recorded. */
 export function wasCalled({ outing, mark }: Marked, item: FullItem): boolean {

@@ -47,6 +47,8 @@ export interface Book {
 /** How far and how long the next trip is: the one planned, else like the ones lately. */
 export interface NextOuting {
   readonly name: string | null;
+  /** Last day of the one planned; null where none is. */
+  readonly ends: string | null;
   readonly metres: number;
   readonly nights: number;
   readonly days: number;
@@ -128,11 +130,11 @@ function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: s
   const planned = trips.find((trip) => trip.planned && trip.ends >= today);
   if (planned) {
     const { days, nights, metres } = outingOf(planned);
-    return { name: planned.name, days, nights, metres };
+    return { name: planned.name, ends: planned.ends, days, nights, metres };
   }
   const lately = outings.slice(-5);
   return {
-    name: null,
+    name: null, ends: null,
     metres: medianOf(lately.map((outing) => outing.metres)),
     nights: medianOf(lately.map((outing) => outing.nights)),
     days: medianOf(lately.map((outing) => outing.days)),

@@ -45,7 +45,7 @@ function jobsUndone(book: Book): Addition[] {
   const done = new Set(active.flatMap((item) => item.jobs));
   return ESSENTIAL_JOBS.flatMap((job): Addition[] => {
     const what = LACKING[job];
-    if (!what || done.has(job)) return [];
+    if (!what || done.has(job) || (job === "sun protection" && done.has("head shaded"))) return [];
     return [{
       what, verb: "add", urgency: "before next trip", sureness: "likely",
       says: `Nothing on the shelf is there to ${job === "light" ? "give light" : job === "fire" ? "make fire" : job === "shelter" ? "shelter you" : job === "first aid" ? "treat an injury" : job === "sun protection" ? "keep the sun off" : job}. Add it, or give the thing that does it that job.`,

@@ -1,4 +1,6 @@
 import { chanceQuantile, surenessBelow } from "../evidence/use-chance";
+import { UNAVOIDABLE } from "../evidence/chances";
+import type { Marked } from "../ledger/book";
 import type { TripId } from "../model";
 import { count, percent, sayDeadWeight, sayDistance } from "../units/speak";
 import type { Case } from "./case";
@@ -14,7 +16,7 @@ const CONFIDENCE = 0.8;
 /** Leave it: not wanted when called for, done by another thing, or disliked and left unused. Never cover, never danger. */
 export function drop(one: Case): Finding | null {
   if (!mayBeDropped(one)) return null;
-  return disliked(one) ?? anotherDoesIt(one) ?? seldomWanted(one);
+  return disliked(one) ?? anotherDoesIt(one) ?? seldomWanted(one) ?? seldomOverMonths(one);
 }
 
 /**
@@ -81,6 +83,27 @@ function seldomWanted(one: Case): Finding | null {
     says: `Carried ${sayDistance(totals.carried.metres, book.settings.units)}, called for on ${count(use.calledTrips.length, "trip")}, ${times}. Leave it.`,
     rule: `Left at home when it is four to one that it is used on fewer than ${percent(school.dropLine)} of the chances that call for it (the ${school.name} school): it is four to one below ${percent(high)}.`,
     sureness: high < school.dropLine * 0.7 ? "sure" : "likely",
+  });
+}
+
+/** On the trail for this long, in days, "seldom" is strong; and seldom is one day of so many, or fewer. Common practice, no source. */
+const MONTHS_OUT = 56;
+const SELDOM_DAYS = 30;
+
+/** Once or twice in months, though what calls for it was there all along: over a weekend that is nothing, over months it is. */
+function seldomOverMonths(one: Case): Finding | null {
+  const { item, marked } = one;
+  const long = marked.filter(({ outing, part }) => outing.days * part >= MONTHS_OUT && item.triggers.some((trigger) => UNAVOIDABLE.includes(trigger) || outing.trip.conditions[trigger] === "strong"));
+  // "Hardly" is once or twice, where the days are not told.
+  const usedDays = ({ mark: { use, days }, outing }: Marked) => (use === "unused" ? 0 : days ?? (use === "hardly" ? 2 : outing.days));
+  const out = long.reduce((sum, { outing, part }) => sum + outing.days * part, 0);
+  const used = long.reduce((sum, carried) => sum + usedDays(carried), 0);
+  if (long.length === 0 || long.at(-1) !== marked.at(-1) || used * SELDOM_DAYS > out) return null;
+  const trips = long.map(({ outing }) => outing.trip.id);
+  return leave(one, trips, {
+    says: `Used on ${count(used, "day")} of ${Math.round(out)} out ${onTrips(trips, one)}. Leave it.`,
+    rule: `Left at home when used on one day in ${SELDOM_DAYS} or fewer over ${MONTHS_OUT / 7} weeks or more, though what calls for it was there all along.`,
+    sureness: "likely",
   });
 }
 

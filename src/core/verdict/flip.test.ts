@@ -47,7 +47,7 @@ test("what if tells the school, the length and the mark apart, and keeps nothing
   const judgements = judgeAll(surveyed);
   const changed = (supposition: Parameters<typeof whatIf>[2]) => whatIf(surveyed, judgements, supposition).map(({ item, from, to }) => `${item}: ${from.verb} → ${to.verb}`);
   expect(changed({ school: "lean" })).toEqual(["chair: keep → drop"]);
-  expect(changed({ next: { name: null, days: 20, nights: 19, metres: 500_000 } })).toEqual(["shoes: service → replace"]);
+  expect(changed({ next: { name: null, ends: null, days: 20, nights: 19, metres: 500_000 } })).toEqual(["shoes: service → replace"]);
   expect(changed({ school: "even" })).toEqual([]);
   expect(judgeAll(surveyed).map(({ verdicts: [lead] }) => lead.verb)).toEqual(judgements.map(({ verdicts: [lead] }) => lead.verb));
 });

@@ -93,7 +93,7 @@ interface Ahead {
 /** Trips like the next, with the item and whatever went along to do its job last time: one that calls for it, and one that does not. */
 function futureTrips(item: FullItem, verb: Verb, { book, marks, mates }: Survey) {
   const last = marks.get(item.id)?.at(-1)?.outing;
-  const length: NextOuting = book.next.days > 0 ? book.next : { name: null, days: 3, nights: 2, metres: 40_000 };
+  const length: NextOuting = book.next.days > 0 ? book.next : { name: null, ends: null, days: 3, nights: 2, metres: 40_000 };
   const along = new Map(item.jobs.flatMap((job) => mates.get(job) ?? []).flatMap(({ id }) => {
     const there = marks.get(id)?.find(({ outing }) => outing === last);
     return there ? [[id, there.mark.use] as const] : [];

@@ -54,6 +54,48 @@ describe("use", () => {
     expect(["keep", "keep as cover"]).toContain(lead(one({ kind: "rain shell", weight: "312 g" }, 10, () => ({ use: "unused" }), { conditions: { rain: "none" } }), "It").verb);
   });
 
+  test("twice in five months is a drop; once on three nights is nothing; a week of five is sent on", () => {
+    const chair = (starts: string, ends: string, km: number, mark: object) => lead({ items: [{ name: "Chair", kind: "chair", weight: "480 g" }], trips: [{ starts, ends, distance: `${km} km`, marks: [{ item: "Chair", use: "used", ...mark }] }] }, "Chair");
+    expect(chair("2026-04-01", "2026-08-30", 2500, { days: 2 })).toMatchObject({ verb: "drop", says: "Used on 2\u00a0days of 152 out on Trip of 2026-04-01. Leave it." });
+    expect(chair("2026-04-01", "2026-08-30", 2500, { use: "hardly" }).verb).toBe("drop");
+    expect(chair("2026-04-01", "2026-08-30", 2500, {}).verb).not.toBe("drop");
+    expect(chair("2026-04-01", "2026-04-04", 50, { days: 1 }).verb).toBe("keep");
+    expect(chair("2026-04-01", "2026-05-05", 700, { days: 7 })).toMatchObject({ verb: "bring only when", says: expect.stringContaining("send it on") });
+  });
+
+  test("twice in months of some rain says nothing against an umbrella; of strong rain, it does", () => {
+    const umbrella = (rain: string) => lead({ items: [{ name: "It", kind: "umbrella", weight: "240 g" }], trips: [{ starts: "2026-04-01", ends: "2026-08-30", distance: "2500 km", conditions: { rain }, marks: [{ item: "It", use: "used", days: 2 }] }] }, "It").verb;
+    expect([umbrella("some"), umbrella("strong")]).toEqual(["bring only when", "drop"]);
+  });
+
+  test("of three hats the heaviest and least used is the one to leave; of two, neither", () => {
+    const hats = (names: readonly string[]) => ({ items: names.map((name, n) => ({ name, kind: "sun hat", weight: `${80 + 40 * n} g` })), trips: trips(6, () => ({ conditions: { sun: "strong" }, marks: names.map((item, n) => ({ item, use: (["used", "hardly", "unused"] as const)[n] })) })) });
+    expect(["Cap", "Straw hat", "Bucket hat"].map((name) => lead(hats(["Cap", "Straw hat", "Bucket hat"]), name).verb)).toEqual(["keep", "keep as cover", "drop"]);
+    expect(["Cap", "Straw hat"].map((name) => lead(hats(["Cap", "Straw hat"]), name).verb)).not.toContain("drop");
+  });
+
+  test("of two warm jackets the one never worn is named as the one to leave, and never called a drop", () => {
+    const jackets = { items: [{ name: "Down", kind: "insulated jacket", weight: "400 g" }, { name: "Synthetic", kind: "insulated jacket", weight: "500 g" }], trips: trips(5, () => ({ conditions: { cold: "some" }, marks: [{ item: "Down", use: "used" }, { item: "Synthetic", use: "unused" }] })) };
+    expect(lead(jackets, "Synthetic")).toMatchObject({ verb: "slim", stake: { grams: 500 }, caution: expect.stringContaining("dangerous") });
+    expect(lead(jackets, "Down").verb).toBe("keep");
+  });
+
+  test("a backup is called one", () => {
+    const layers = { items: [{ name: "Fleece", kind: "fleece", weight: "300 g" }, { name: "Vest", kind: "insulated vest", weight: "200 g" }], trips: trips(5, () => ({ conditions: { cold: "some" }, marks: [{ item: "Fleece", use: "used" }, { item: "Vest", use: "unused" }] })) };
+    expect(lead(layers, "Vest").says).toMatch(/^Backup to the fleece/);
+  });
+
+  test("fuel never opened, or half of it carried home, is slimmed; shares count, whatever the unit", () => {
+    expect(lead(one({ kind: "fuel" }, 3, () => ({ use: "unused" })), "It")).toMatchObject({ verb: "slim", says: expect.stringContaining("All of it came home") });
+    const told = (supplies: readonly object[]) => ({ items: [{ name: "Gas", kind: "fuel" }], trips: trips(supplies.length, (at) => ({ supplies: [{ what: "gas", ...supplies[at] }], marks: [{ item: "Gas", use: "used" }] })) });
+    expect(lead(told([{ unit: "g", out: 400, back: 200 }, { unit: "kg", out: 0.4, back: 0.2 }]), "Gas")).toMatchObject({ verb: "slim", says: expect.stringMatching(/^50.% of it came home on 2.trips; last time 0\.2 of 0\.4.kg/) });
+    expect(lead(told([{ unit: "g", out: 400, back: 100 }, { unit: "g", out: 400, back: 120 }]), "Gas").verb).toBe("keep");
+  });
+
+  test("a camera is judged by its owner alone, used or not", () => {
+    expect(lead(one({ kind: "camera", weight: "700 g" }, 5, () => ({ use: "unused" })), "It")).toMatchObject({ verb: "keep", says: expect.stringContaining("judged by you alone") });
+  });
+
   test("of three warm layers the one never worn goes; of two it is the backup", () => {
     const layers = (names: readonly string[]) => ({ items: names.map((name) => ({ name, kind: name, weight: "250 g" })), trips: trips(6, () => ({ conditions: { cold: "some" }, marks: names.map((item) => ({ item, use: item === "insulated vest" ? "unused" : "used" })) })) });
     expect(lead(layers(["insulated jacket", "fleece", "insulated vest"]), "insulated vest").verb).toBe("drop");
@@ -149,6 +191,45 @@ describe("wear and trouble", () => {
 });
 
 // Each rule once where it must speak and once where it must not. Common practice, no source.
+describe("what is new, used or dated", () => {
+  test("a tent bought after the first trips is proved before the next; an owner's first list is not all new", () => {
+    const tent = { name: "Tent", kind: "tent" };
+    expect(lead({ items: [{ name: "Mug", kind: "mug" }, tent], trips: trips(2, () => ({ marks: [{ item: "Mug", use: "used" }] })) }, "Tent")).toMatchObject({ verb: "prove", urgency: "before next trip" });
+    expect(lead({ items: [{ ...tent, acquired: "2026-11-01" }], trips: [] }, "Tent").verb).toBe("prove");
+    expect(verbs({ items: [tent], trips: [] }, "Tent")).toEqual(["keep", "prove"]);
+  });
+
+  test("a beacon of unknown past is looked over at home; a check, logged, is enough", () => {
+    const beacon = { items: [{ name: "Beacon", kind: "beacon", past: "unknown" }] };
+    expect(lead(beacon, "Beacon")).toMatchObject({ verb: "prove", caution: expect.stringContaining("leave a plan") });
+    expect(lead({ ...beacon, entries: [{ item: "Beacon", on: "2026-11-01", what: "check" }] }, "Beacon").verb).toBe("keep as cover");
+  });
+
+  test("a date is near thirty days before it, or when the planned trip ends after it", () => {
+    const tablets = (expires: string, more: readonly object[] = []) => lead({ items: [{ name: "It", kind: "treatment tablets", expires }], trips: more }, "It");
+    expect(tablets("2026-11-24")).toMatchObject({ verb: "replace", urgency: "now" });
+    expect(tablets("2026-12-20")).toMatchObject({ verb: "replace", urgency: "before next trip" });
+    expect(tablets("2027-01-20").verb).toBe("keep as cover");
+    const planned = { name: "Plan", planned: true, starts: "2027-01-15", ends: "2027-01-25", distance: "90 km" };
+    expect(tablets("2027-01-20", [planned])).toMatchObject({ verb: "replace", says: expect.stringContaining("before Plan ends") });
+    expect(tablets("2027-01-26", [planned]).verb).toBe("keep as cover");
+  });
+
+  test("what was lost and liked is bought again, a mug too; what was seldom wanted is not", () => {
+    const lost = (item: object, unusedAt: readonly number[]) => lead(one(item, 5, (at) => (at === 4 ? { use: "used", trouble: "lost" } : { use: unusedAt.includes(at) ? "unused" : "used" })), "It");
+    expect(lost({ kind: "mug" }, [])).toMatchObject({ verb: "replace", urgency: "when convenient", says: expect.stringContaining("Buy the same again") });
+    expect(lost({ kind: "mug" }, [0, 1, 2]).verb).toBe("keep");
+    expect(lost({ kind: "poles" }, []).urgency).toBe("before next trip");
+  });
+
+  test.each([
+    ["stakes, set", "stakes"], ["Hollow-fibre filter", "filter"], ["water tablets", "treatment tablets"], ["light throw-away rain shell", "light rain shell"], ["first-aid kit", "first-aid kit"],
+    ["waterproof lining of shoes", "shoe lining"], ["pole rubber feet", "pole rubber feet"], ["satellite messenger or beacon", "beacon"], ["insect treatment on clothes", "insect treatment"], ["socks, per pair", "socks"],
+  ])("“%s” is the kind %s", (word, kind) => {
+    expect(logOf({ items: [{ name: "It", kind: word }] }).items[0]!.kind).toBe(kind);
+  });
+});
+
 describe("the finer rules", () => {
   const nth = (at: number, n: number, yes: object, no: object = {}) => (at >= n ? yes : no);
 

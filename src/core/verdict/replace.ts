@@ -32,16 +32,22 @@ function frozen(one: Case): Finding | null {
   };
 }
 
+/** Days before the date on a label from which a new one is asked for, where no trip is planned. Common practice, no source. */
+const DATE_NEAR_DAYS = 30;
+
 function outOfDate(one: Case): Finding | null {
-  const { item, book } = one;
+  const { item, book: { today, next } } = one;
   if (!item.expires) return null;
-  const days = daysBetween(book.today, item.expires);
-  if (days > 0) return null;
+  const days = daysBetween(today, item.expires);
+  const until = next.ends ?? today;
+  const onTheWay = days > 0 && item.expires <= until;
+  if (days > (next.ends ? 0 : DATE_NEAR_DAYS) && !onTheWay) return null;
+  const when = onTheWay ? `falls before ${next.name} ends, on ${until}` : days > 0 ? `is ${count(days, "day")} off` : days === 0 ? "is today" : `is ${count(-days, "day")} past`;
   return {
-    verb: "replace", urgency: urgencyOf(one), sureness: "sure",
-    says: `Its date, ${item.expires}, is ${days === 0 ? "today" : `${count(-days, "day")} past`}. Replace it.`,
+    verb: "replace", urgency: days <= 0 ? urgencyOf(one) : "before next trip", sureness: "sure",
+    says: `Its date, ${item.expires}, ${when}. Replace it.`,
     evidence: [{ text: `date on the label ${item.expires}`, trips: [] }],
-    rule: "The date on its label is past.",
+    rule: days <= 0 ? "The date on its label is past." : `The date on its label comes before the planned trip ends, or within ${DATE_NEAR_DAYS} days where none is planned.`,
     ...(item.kind === "medicines" ? { caution: "Nettle Tally watches dates only; for doses ask a pharmacist or doctor." } : {}),
   };
 }
@@ -181,12 +187,14 @@ function buyAgain(one: Case): Finding | null {
   const last = marked.at(-1);
   const filled = book.items.some((other) => other.id !== item.id && other.state === "active" && (item.slot ? other.slot === item.slot : other.kind === item.kind));
   const unloved = last?.mark.call === "leave" || last?.mark.call === "try something else" || last?.mark.why === "awkward";
-  if (filled || unloved || totals.used.trips < 2 || RANK[item.consequence] === 0) return null;
+  // What is only a nuisance to lack has to have been wanted more often than not.
+  const liked = totals.used.trips >= 2 && (RANK[item.consequence] > 0 || totals.used.trips > totals.carried.trips / 2);
+  if (filled || unloved || !liked) return null;
   const gone = item.since ?? last?.outing.trip.ends ?? book.today;
   if (daysBetween(gone, book.today) > BOUGHT_AGAIN_WITHIN_DAYS) return null;
   const how = state === "lost" ? "Lost" : state === "worn out" ? "Worn out" : "Thrown out";
   return {
-    verb: "replace", urgency: isCritical(one) ? "now" : "before next trip", sureness: "likely",
+    verb: "replace", urgency: urgencyOf(one), sureness: "likely",
     says: `${how}${last ? ` on ${last.outing.trip.name}` : ""}, used on ${count(totals.used.trips, "trip")}, and nothing on the shelf fills its place. ${state === "lost" ? "Buy the same again." : "Replace it."}`,
     evidence: [{ text: `used on ${totals.used.trips} of ${totals.carried.trips} trips`, trips: marked.filter(({ mark }) => mark.use !== "unused").map(({ outing }) => outing.trip.id) }],
     rule: "Lost or worn out, used and liked, and nothing of its kind or slot fills its place.",

@@ -10,7 +10,7 @@ import { aThing, onTrips } from "./words";
 /** It earns its place, but there is too much of it; or a safety job is done three times over. */
 export function slim(one: Case): Finding | null {
   if (one.state !== "active") return null;
-  return tooMuch(one) ?? carriedHome(one) ?? hardlyOpened(one) ?? spareInTurn(one) ?? thirdOfAJob(one);
+  return tooMuch(one) ?? carriedHome(one) ?? hardlyOpened(one) ?? spareInTurn(one) ?? secondOfAKind(one) ?? thirdOfAJob(one);
 }
 
 /** Trips that are looked back on. */
@@ -31,21 +31,24 @@ function tooMuch(one: Case): Finding | null {
 /** Share of fuel, food or the like that may come home: enough nine times in ten leaves about a third on most trips. Common practice, no source. */
 const HOME_SHARE = 0.4;
 
-/** A consumable of which much was carried out and back. */
+/** A consumable of which much was carried out and back: so it was told, or it was marked as never opened. */
 function carriedHome(one: Case): Finding | null {
-  const { item, marked } = one;
-  if (item.load !== "consumable") return null;
-  const lately = marked.flatMap(({ outing: { trip } }) => trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map((supply) => ({ trip, ...supply }))).slice(-3);
+  const { item, use, marked } = one;
+  if (item.load !== "consumable" || item.cover) return null;
+  const lately = marked.flatMap(({ outing: { trip }, mark }) => {
+    const told = trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map(({ unit, out, back }) => ({ trip, share: back / out, words: `last time ${back} of ${out}\u00a0${unit}` }));
+    const unopened = mark.use === "unused" && use.calledUnused.includes(trip.id);
+    return told.length || !unopened ? told : [{ trip, share: 1, words: "last time all of it" }];
+  }).slice(-3);
   const last = lately.at(-1);
-  if (!last || lately.length < 2) return null;
   // Shares, not sums: one trip may have been told in grams, the next in canisters.
-  const share = lately.reduce((sum, { out, back }) => sum + back / out, 0) / lately.length;
-  if (share < HOME_SHARE) return null;
+  const share = lately.reduce((sum, each) => sum + each.share, 0) / lately.length;
+  if (!last || lately.length < 2 || share < HOME_SHARE) return null;
   const trips = lately.map(({ trip }) => trip.id);
   return {
     verb: "slim", urgency: "before next trip", sureness: "likely",
-    says: `${percent(share)} of it came home ${onTrips(trips, one)}; last time ${last.back} of ${last.out}\u00a0${last.unit}. Take less.`,
-    rule: `Slimmed when ${percent(HOME_SHARE)} of it or more came home over the last two or three trips.`,
+    says: `${share > 0.995 ? "All" : percent(share)} of it came home ${onTrips(trips, one)}; ${last.words}. Take less.`,
+    rule: `Slimmed when ${percent(HOME_SHARE)} of it or more came home over the last two or three trips that it was told of.`,
     evidence: [{ text: `${percent(share)} carried home`, trips }],
   };
 }
@@ -82,6 +85,24 @@ function spareInTurn(one: Case): Finding | null {
     says: `${count(names.length + 1, "such thing")} went along and ${names.length} took turns; this one had none ${onTrips(spare, one)}. Leave this one: ${names.join(" and ")} were enough.`,
     rule: `Of three worn in turn where two were used, one stays home: unused on ${spare.length} such trips (three are asked for), used on ${turns}.`,
     evidence: [{ text: `unused while two others were used ${onTrips(spare, one)}`, trips: spare }],
+  };
+}
+
+/** Warm and dry clothes seldom fail at once: the second of a kind is hardly a backup. */
+const WORN_JOBS: readonly Job[] = ["stay warm", "stay dry"];
+
+/** Two jackets of a kind, of which one did the job each time: never a drop, but if one stays home it is this one. */
+function secondOfAKind(one: Case): Finding | null {
+  const { item, use } = one;
+  const other = one.rivals.find((rival) => WORN_JOBS.includes(rival.job) && rival.item.kind === item.kind && rival.usedTrips > one.totals.used.trips);
+  const trips = other?.insteadOn.filter((trip) => use.calledUnused.includes(trip)) ?? [];
+  if (!other || trips.length < 3 || trips.length <= use.calledUsed.length) return null;
+  return {
+    verb: "slim", urgency: "before next trip", sureness: "likely", saves: item.weight?.g ?? 0,
+    says: `Two of a kind went along, and the ${aThing(other.item)} did the job ${onTrips(trips, one)}. If one stays home, it is this one.`,
+    rule: `Of two of a kind to wear, the one used less stays home when the other was used instead on three trips that called for it: ${trips.length}.`,
+    evidence: [{ text: `unused while the ${aThing(other.item)} was used ${onTrips(trips, one)}`, trips }],
+    caution: "Where a wet or torn layer would be dangerous, take both.",
   };
 }
 

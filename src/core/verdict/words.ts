@@ -35,6 +35,7 @@ export const sayReading = ({ unit }: Pick<ReadingRule, "unit">, value: number) =
 export function sayLeft({ item, left, book }: Pick<Case, "item" | "left" | "book">): string {
   if (!left) return "no life to count down";
   const say = (wear: number) => sayWear(wear, item.wears, book.settings.units);
+  if (Math.round(wearNumber(left.median, item.wears, book.settings.units)) === 0) return `next to nothing left, ${say(left.high)} at most (80\u00a0%)`;
   return `about ${say(left.median)} left, ${say(left.low)} to ${say(left.high)} (80\u00a0%)`;
 }
 

@@ -20,7 +20,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!asked.success) return answer(refuse(byField(asked.error)));
   const { school, next, mark } = asked.data;
   const { surveyed, judgements } = await readBook();
-  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: "such a trip", days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
+  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: "such a trip", ends: surveyed.book.next.ends, days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
   return answer({ ok: true, value: changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })) });
 }
 
