@@ -110,7 +110,7 @@ describe("use", () => {
     expect(lead(one({ kind: "camera", weight: "420 g" }, 8, () => ({ use: "unused" })), "It").verb).toBe("keep");
   });
 
-  test("twice in five months is a drop", () => {
+  test("hardly used on five months out is a quarter of five chances", () => {
     const long = { items: [{ name: "Pillow", kind: "pillow", weight: "90 g" }], trips: [{ starts: "2026-04-01", ends: "2026-08-31", distance: "2500 km", marks: [{ item: "Pillow", use: "hardly" }] }] };
     expect(verdicts(logOf(long))[0]!.case.use.called).toEqual({ uses: 1.25, misses: 3.75 });
   });
