@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { openPage, withApp } from "./app";
+import { openPage, PHONE, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -48,5 +48,16 @@ test("sorts, filters, lights a trip, and a letter after g goes places", () => wi
   await page.keyboard.type("long quill");
   await page.keyboard.press("Enter");
   await page.getByRole("heading", { name: "The Long Quill" }).waitFor();
+  await page.close();
+}));
+
+test("on a phone it opens on the latest trip, and the names stay in view beside it", () => withApp("demo", async (app) => {
+  const { page, faults } = await openPage(browser, app.url, PHONE);
+  const right = async (name: string) => { const box = (await page.getByRole("gridcell", { name }).boundingBox())!; return box.x + box.width; };
+  await expect.poll(() => right("Sun shirt, Saltpan again: used")).toBeLessThanOrEqual(PHONE.width);
+  expect(await right("Sun shirt, Saltpan again: used")).toBeGreaterThan(PHONE.width / 2);
+  const name = (await page.getByRole("rowheader", { name: /^Sun shirt/ }).boundingBox())!;
+  expect(name.x).toBeGreaterThanOrEqual(0);
+  expect(faults).toEqual([]);
   await page.close();
 }));

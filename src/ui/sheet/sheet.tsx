@@ -54,8 +54,7 @@ export function Sheet({ data }: { data: SheetData }) {
   useEffect(() => {
     // The latest trips are what is looked for; an owner of many scrolls back from there.
     const element = scroller.current;
-    const fixed = ["left", "right"].reduce((sum, side) => sum + (element?.querySelector<HTMLElement>(`[data-fixed=${side}]`)?.offsetWidth ?? 0), 0);
-    element?.scrollTo({ left: data.trips.length * cell - (element.clientWidth - fixed) });
+    element?.scrollTo({ left: data.trips.length * cell - (element.clientWidth - FIXED_WIDTH[narrow ? "covering" : "wide"]) });
     return () => clearTimeout(refresh.current);
   }, [data.trips.length, cell, narrow]);
 
