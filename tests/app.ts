@@ -2,7 +2,7 @@ import type { ChildProcess } from "node:child_process";
 import { mkdtemp } from "node:fs/promises";
 import path from "node:path";
 import axeCore from "axe-core";
-import type { Browser, Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
 import { expect, inject } from "vitest";
 import { answers, freePort, launch } from "./launch";
 
@@ -56,9 +56,12 @@ const PATIENCE = 60_000;
 export const DESK = { width: 1280, height: 800 } as const;
 export const PHONE = { width: 390, height: 844 } as const;
 
+/** What a browser's window is like at a size: the small ones are touched. */
+export const windowOf = (viewport: { width: number; height: number }) => ({ viewport, hasTouch: viewport.width < 600 });
+
 /** A page that fails the test on any error in it, and on anything fetched from elsewhere. */
-export async function openPage(browser: Browser, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {
-  const page = await browser.newPage({ viewport, hasTouch: viewport.width < 600 });
+export async function openPage(browser: Browser | BrowserContext, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {
+  const page = "contexts" in browser ? await browser.newPage(windowOf(viewport)) : await browser.newPage();
   page.setDefaultTimeout(PATIENCE);
   const faults: string[] = [];
   page.on("pageerror", (error) => faults.push(error.message));

@@ -1,6 +1,6 @@
-import type { Browser, Page } from "playwright-core";
+import type { Browser, BrowserContext, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { DESK, expectAccessible, openPage, PHONE, startApp, type App } from "./app";
+import { DESK, expectAccessible, openPage, PHONE, startApp, windowOf, type App } from "./app";
 import { openBrowser } from "./launch";
 
 let demo: App;
@@ -20,8 +20,14 @@ const SCREENS = ["/", "/unpack", "/unpack/sunder-crossing-2026-07-11", "/verdict
 const overflow = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 
 describe.each([["at the desk", DESK], ["on a phone", PHONE]] as const)("%s", (_, size) => {
+  // One window for all of them: the scripts are fetched once.
+  let context: BrowserContext;
+  beforeAll(async () => {
+    context = await browser.newContext(windowOf(size));
+  });
+  afterAll(() => context.close());
   test.each(SCREENS)("%s passes axe, fits the width, and raises no error", async (path) => {
-    const { page, faults } = await openPage(browser, `${demo.url}${path}`, size);
+    const { page, faults } = await openPage(context, `${demo.url}${path}`, size);
     await expectAccessible(page);
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     if (size === PHONE) {
