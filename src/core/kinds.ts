@@ -95,7 +95,7 @@ export const KINDS: readonly Kind[] = [
   kind("inflatable pad", { jobs: ["pad"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(200, 1.5), services: [{ what: "leave it blown up overnight", seasonal: true, afterMending: true }] }),
   kind("foam pad", { jobs: ["pad"], triggers: ["camp time"], stow: "outside", consequence: "discomfort", wears: "nights", life: life(300, 2), mends: false }),
   kind("pillow", { jobs: ["pillow"], triggers: ["camp time"], wears: "nights", life: life(180, 1.5), services: [{ what: "leave it blown up overnight", afterMending: true }] }),
-  kind("rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", every: 10 }] }),
+  kind("rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", every: 10, seasonal: true }] }),
   kind("light rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(35, 2), mends: false }),
   kind("rain trousers", { jobs: ["legs dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2.5) }),
   kind("rain mitts", { jobs: ["hands warm"], triggers: ["rain"], stow: "outside", wears: "wet days", life: life(60, 2) }),

@@ -5,6 +5,7 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { demoLog } from "../../demo/log";
 import { anyFile, logOf } from "../../tests/histories";
+import { kindsPage } from "./kinds-page";
 import { readLogFile, sayProblem, writeLogFile } from "./log-file";
 import { logSchema } from "./log-schema";
 
@@ -58,6 +59,13 @@ test.each([
 
 test("a slip in the middle of a file refuses it whole", () => {
   expect(problems(file({ items: [{ name: "Mug", kind: "mug" }, { name: "", kind: "pot" }] }))).toHaveLength(1);
+});
+
+test("the page of kinds in docs is the one of this code, a row a kind", () => {
+  expect(readFileSync("docs/kinds.md", "utf8")).toBe(kindsPage());
+  // The table of kinds as the trade has it: common practice, no source.
+  expect(kindsPage()).toContain("| trail shoes | walk | always | trip-ending | distance, by ground: 450 mi, 3.5 | new insoles (every 250 mi) |");
+  expect(kindsPage()).toContain("treat the clothes again (after 42 days, or 6 washes)");
 });
 
 test("the JSON Schema in docs is the one of this code, and holds for what is written", () => {

@@ -1,0 +1,37 @@
+import { KINDS, type Kind, type ServiceRule } from "@/core/kinds";
+import { METRES_PER_MILE } from "@/core/units/quantity";
+
+/** docs/kinds.md: every kind with what it brings, for whoever writes a file by hand or doubts a number. */
+export function kindsPage(): string {
+  const rows = KINDS.map((kind) => [
+    kind.id, kind.jobs.join(", "), kind.triggers.join(", "), kind.consequence + (kind.cover ? ", cover" : ""), wearOf(kind),
+    kind.services.map((rule) => serviceOf(rule, kind)).join("; "),
+    kind.readings.map(({ what, unit, limit }) => `${what} ${limit} ${unit}`).join("; "),
+  ]);
+  return [
+    "# Kinds, and what each brings",
+    "",
+    "Written from `src/core/kinds.ts` by `npx tsx scripts/write-docs.ts`; a test holds it to that. Lives, shapes, services and limits are common practice, no source, and each owner may change them in Settings. An item may say otherwise of itself: its jobs, what calls for it, what its absence costs.",
+    "",
+    "| kind | jobs | called for by | its absence is | wears by: median life, shape | services | done at |",
+    "|---|---|---|---|---|---|---|",
+    ...rows.map((cells) => `| ${cells.join(" | ")} |`),
+    "",
+  ].join("\n");
+}
+
+const amount = (wear: number, { wears }: Kind) => (wears === "m" ? `${Math.round(wear / METRES_PER_MILE)} mi` : `${wear} ${wears}`);
+
+function wearOf(kind: Kind): string {
+  const unit = kind.wears === "m" ? `distance${kind.terrain ? ", by ground" : ""}` : kind.wears;
+  const life = kind.life ? `: ${amount(kind.life.median, kind)}, ${kind.life.k}` : "";
+  return (kind.wears === "none" ? "" : unit) + life + (kind.ageDays === null ? "" : `: replaced after ${kind.ageDays} days`);
+}
+
+function serviceOf({ what, every, seasonal, days, washes, stored, afterMending }: ServiceRule, kind: Kind): string {
+  const when = [
+    every === undefined ? "" : `every ${amount(every, kind)}`, seasonal ? "each season" : "", days === undefined ? "" : `after ${days} days`, washes === undefined ? "" : `or ${washes} washes`,
+    stored === undefined ? "" : `after ${stored} days in store`, afterMending ? "after a patch" : "",
+  ].filter(Boolean).join(", ");
+  return `${what} (${when})`;
+}
