@@ -1,7 +1,5 @@
-import { readFile, writeFile } from "node:fs/promises";
-import path from "node:path";
 import type { Browser } from "playwright-core";
-import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { afterAll, beforeAll, expect, test } from "vitest";
 import { exported, openPage, saved, withApp } from "./app";
 import { openBrowser } from "./launch";
 
@@ -83,27 +81,4 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
   await page.getByRole("gridcell", { name: "Rain shell, Walk 07: unused, no call for it" }).waitFor();
   expect(faults).toEqual([]);
   await page.close();
-}));
-test("the demo's file, by hand at the command line, gives the same leading verdicts as the screen", () => withApp("demo", async (app) => {
-  const { execFile } = await import("node:child_process");
-  const file = path.join(inject("folder"), "assess.json");
-  await writeFile(file, await (await fetch(`${app.url}/api/log`)).text());
-  const run = (...args: string[]) => new Promise<{ code: number | null; out: string; err: string }>((resolve) => {
-    execFile(process.execPath, ["scripts/run.mjs", "scripts/assess.ts", ...args], { maxBuffer: 1 << 26 }, (error, out, err) => resolve({ code: error ? Number(error.code) : 0, out, err }));
-  });
-  const { out } = await run(file);
-  const told = JSON.parse(out) as { name: string; verdict: string; verdicts: { wouldChange: string; evidence: object[] }[] }[];
-  expect(told).toHaveLength(78);
-  expect(told.every((item) => item.verdicts.length > 0 && item.verdicts.every((verdict) => verdict.wouldChange && verdict.evidence.length > 0))).toBe(true);
-  const { page } = await openPage(browser, `${app.url}/verdicts`);
-  for (const item of told.filter((each) => each.verdict === "drop" || each.verdict === "replace")) {
-    expect(await page.getByRole("article", { name: `${item.verdict} ${item.name}`, exact: true }).count(), item.name).toBe(1);
-  }
-  await page.close();
-  const lean = JSON.parse((await run(file, "--school", "lean")).out) as typeof told;
-  const drops = (list: typeof told) => list.filter((item) => item.verdict === "drop").map((item) => item.name);
-  expect(drops(lean)).toEqual(expect.arrayContaining(drops(told)));
-  expect(await run(file, "--school", "strict")).toMatchObject({ code: 2, out: "", err: expect.stringContaining("no school “strict”") });
-  await writeFile(file, (await readFile(file, "utf8")).replace('"format"', '"form'));
-  expect(await run(file)).toMatchObject({ code: 2, err: expect.stringMatching(/line \d+, column \d+/) });
 }));
