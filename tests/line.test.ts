@@ -59,6 +59,7 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
     await page.getByText("All marked.").waitFor();
     await saved(page);
   }
+  await page.getByRole("navigation").getByRole("link", { name: /^Verdicts.*[1-9]/ }).first().waitFor();
   await page.getByRole("link", { name: "What follows from it" }).click();
   await page.getByRole("article", { name: "drop Folding chair" }).waitFor();
   const slip = page.getByRole("article", { name: "drop Folding chair" });

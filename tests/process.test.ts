@@ -15,7 +15,7 @@ test("kill -9 in the middle of a stream of marks: every acknowledged one is ther
     for (let n = 0; ; n++) {
       const item = items[n % items.length]!.id as string;
       const note = `mark ${n}`;
-      const answer = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify({ trip: TRIP, item, mark: { use: "used", note } }) }).catch(() => null);
+      const answer = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify([{ trip: TRIP, item, mark: { use: "used", note } }]) }).catch(() => null);
       if (!answer?.ok) return;
       acknowledged.set(item, note);
       if (n === 60) void app.stop("SIGKILL");
@@ -44,7 +44,7 @@ test("a second process on the same folder is told so in one sentence and ends; t
 
 test("stopped by a signal it closes cleanly, and the next start has it all", async () => {
   const app = await startApp("empty");
-  expect((await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify({ trip: "none", item: "none", mark: { use: "used" } }) })).status).toBe(409);
+  expect((await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify([{ trip: "none", item: "none", mark: { use: "used" } }]) })).status).toBe(409);
   expect((await fetch(`${app.url}/api/marks`, { method: "POST", body: "{" })).status).toBe(400);
   expect(await app.stop("SIGTERM")).toBe(0);
   const again = await startApp({ folder: app.folder });

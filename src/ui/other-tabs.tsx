@@ -3,22 +3,30 @@
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 
-const CHANNEL = "nettle-tally";
+/** One a page: a channel does not hear itself, but would hear another of the same page. */
+let channel: BroadcastChannel | undefined;
+const theChannel = () => (channel ??= new BroadcastChannel("nettle-tally"));
 
 /** Tells the other open tabs that something was saved. */
-export function tellOtherTabs(): void {
-  const channel = new BroadcastChannel(CHANNEL);
-  channel.postMessage("saved");
-  channel.close();
-}
+export const tellOtherTabs = () => theChannel().postMessage("saved");
+
+/** Wait for more from the other tab before asking the server, in ms. */
+const QUIET_MS = 300;
 
 /** Shows what another tab saved. */
 export function OtherTabs() {
   const router = useRouter();
   useEffect(() => {
-    const channel = new BroadcastChannel(CHANNEL);
-    channel.onmessage = () => router.refresh();
-    return () => channel.close();
+    let quiet: ReturnType<typeof setTimeout>;
+    const onSaved = () => {
+      clearTimeout(quiet);
+      quiet = setTimeout(() => router.refresh(), QUIET_MS);
+    };
+    theChannel().addEventListener("message", onSaved);
+    return () => {
+      clearTimeout(quiet);
+      theChannel().removeEventListener("message", onSaved);
+    };
   }, [router]);
   return null;
 }

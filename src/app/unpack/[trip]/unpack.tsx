@@ -19,6 +19,9 @@ export type Panel = "trouble" | "why" | "call" | "exit" | "note" | "more";
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
 const PANEL_KEYS: Readonly<Record<string, Panel>> = { w: "why", c: "call", e: "exit", Enter: "note" };
 
+/** After the last mark is saved, how long to wait before asking the server what follows. */
+const QUIET_MS = 700;
+
 /** The debrief: pocket by pocket, one mark each, saved as it is made. */
 export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; things: readonly Thing[] }) {
   const router = useRouter();
@@ -31,6 +34,7 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
   const [help, setHelp] = useState(false);
   const done = useRef<{ readonly item: ItemId; readonly mark: Mark | null }[][]>([]);
   const byKeys = useRef(false);
+  const touched = useRef(false);
   const pockets = useMemo(() => pocketsOf(things), [things]);
   const focused = things.find((thing) => thing.id === focus)!;
   const open: Stow = focused.stow;
@@ -89,6 +93,17 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     setPanel(null);
     toast(`${last.length === 1 ? things.find((thing) => thing.id === last[0]!.item)!.name : count(last.length, "mark")}: taken back`);
   }, [save, things]);
+
+  // Once it is quiet, what follows from the marks is shown around the page: how many verdicts there are to rule on.
+  useEffect(() => {
+    if (unsaved > 0) touched.current = true;
+    if (unsaved > 0 || !touched.current) return;
+    const quiet = setTimeout(() => {
+      touched.current = false;
+      router.refresh();
+    }, QUIET_MS);
+    return () => clearTimeout(quiet);
+  }, [unsaved, router]);
 
   useEffect(() => {
     sendWaiting().then((n) => { if (n > 0) { toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`); router.refresh(); } }, () => undefined);
