@@ -52,11 +52,10 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
     // Unpack, by keyboard: the shell unused, the kit unused, the chair unused, the shoes used.
     await page.getByText("4 of 4 left").waitFor();
     await page.locator("li:focus").waitFor();
-    await page.keyboard.press("n");
-    await page.keyboard.press("n");
-    await page.keyboard.press("n");
-    await page.keyboard.press("u");
-    await page.getByText("All marked.").waitFor();
+    for (const [key, then] of [["n", "3 of 4 left"], ["n", "2 of 4 left"], ["n", "1 of 4 left"], ["u", "All marked."]] as const) {
+      await page.keyboard.press(key);
+      await page.getByText(then).waitFor();
+    }
     await saved(page);
   }
   await page.getByRole("navigation").getByRole("link", { name: /^Verdicts.*[1-9]/ }).first().waitFor();

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import { Mark, type ItemId, type Stow, type TripId, type Use } from "@/core/model";
 import { count } from "@/core/units/speak";
@@ -109,7 +109,8 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     sendWaiting().then((n) => { if (n > 0) { toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`); router.refresh(); } }, () => undefined);
   }, [router]);
 
-  useEffect(() => {
+  // Before it is seen, not after: a key pressed at once must find what is on the screen.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       byKeys.current = true;
