@@ -19,7 +19,8 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
   await writeFile(torn, text.replace('"format"', '"form'));
   const [even, lean, strict, broken] = await Promise.all([assess(file), assess(file, "--school", "lean"), assess(file, "--school", "strict"), assess(torn)]);
   const told = JSON.parse(even.out) as Told[];
-  expect(told).toHaveLength(78);
+  expect(told).toHaveLength(79);
+  expect(told.at(-1)).toMatchObject({ name: "Sit mat", verdict: "add", verdicts: [{ wouldChange: "One bought, and on the shelf: then it is settled." }] });
   expect(told.every((item) => item.verdicts.length > 0 && item.verdicts.every((verdict) => verdict.wouldChange && verdict.evidence.length > 0))).toBe(true);
   expect(dropped(JSON.parse(lean.out) as Told[])).toEqual(expect.arrayContaining(dropped(told)));
   expect(strict).toMatchObject({ code: 2, out: "", err: expect.stringContaining("no school “strict”") });
@@ -27,7 +28,7 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
 
   const browser = await openBrowser();
   const { page } = await openPage(browser, `${app.url}/verdicts`);
-  for (const item of told.filter((each) => each.verdict === "drop" || each.verdict === "replace")) {
+  for (const item of told.filter((each) => ["drop", "replace", "add"].includes(each.verdict))) {
     expect(await page.getByRole("article", { name: `${item.verdict} ${item.name}`, exact: true }).count(), item.name).toBe(1);
   }
   await browser.close();

@@ -83,3 +83,30 @@ test("agreed, put off, taken back: rulings by thumb, and nothing asks twice", ()
   expect(faults).toEqual([]);
   await page.close();
 }));
+
+test("what was missed is a slip like the others: argued, done without, taken back, and bought by one line", () => withApp("demo", async (app) => {
+  const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
+  const mat = page.getByRole("region", { name: "When convenient" }).getByRole("article", { name: "add Sit mat" });
+  await mat.getByText("The whole argument").click();
+  await mat.getByText("One bought, and on the shelf: then it is settled.").waitFor();
+  await mat.getByRole("link", { name: "The Long Quill" }).waitFor();
+  await mat.getByRole("button", { name: "Overrule" }).click();
+  await page.getByLabel("I do without it, because").fill("the ground is soft");
+  await page.getByRole("dialog").getByRole("button", { name: "Overrule" }).click();
+  await page.getByText("Ruled on (1)").click();
+  await page.getByText(/You ruled on .*: overrule, “the ground is soft”/).waitFor();
+  expect((await exported(app)).rulings).toMatchObject([{ what: "Sit mat", verb: "add", decision: "overrule", again: 2, trips: 14, troubles: 2 }]);
+  await page.getByRole("button", { name: "Take my ruling back on Sit mat" }).click();
+  await mat.getByRole("link", { name: "Put one on the shelf" }).click();
+  await page.waitForURL(/\/shelf/);
+  await expect.poll(() => page.getByLabel("Add a thing").inputValue()).toBe("Sit mat");
+  await page.getByLabel("Add a thing").press("End");
+  await page.getByLabel("Add a thing").pressSequentially(" 60 g");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByText("Sit mat is on the shelf").waitFor();
+  await page.goto(`${app.url}/verdicts`);
+  await mat.getByText(/and the sit mat is on the shelf. Take it along/).waitFor();
+  await expectAccessible(page);
+  expect(faults).toEqual([]);
+  await page.close();
+}));

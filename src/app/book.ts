@@ -2,8 +2,9 @@ import { format } from "date-fns";
 import { cache } from "react";
 import { openBook, type Book } from "@/core/ledger/book";
 import type { Log } from "@/core/model";
+import { additions, type Addition } from "@/core/verdict/add";
 import { survey, type Survey } from "@/core/verdict/case";
-import { judgeAll, type Judgement } from "@/core/verdict/judge";
+import { judgeAll, type Judgement, type Verdict } from "@/core/verdict/judge";
 import { store } from "@/data/connection";
 import { readLog } from "@/data/log";
 
@@ -11,13 +12,15 @@ import { readLog } from "@/data/log";
 export const today = () => format(new Date(), "yyyy-MM-dd");
 
 /** The log, opened and judged; once a request. */
-export const readBook = cache(async (): Promise<{ log: Log; book: Book; surveyed: Survey; judgements: Judgement[] }> => {
+export const readBook = cache(async (): Promise<{ log: Log; book: Book; surveyed: Survey; judgements: Judgement[]; toAdd: Addition[] }> => {
   const log = await readLog(await store());
   const book = openBook(log, today());
   const surveyed = survey(book);
-  return { log, book, surveyed, judgements: judgeAll(surveyed) };
+  const judgements = judgeAll(surveyed);
+  return { log, book, surveyed, judgements, toAdd: additions(book, judgements) };
 });
 
-/** Verdicts that want something done and have not been ruled on. */
-const isPressing = ({ verdicts: [lead] }: Judgement) => lead.ruling === null && (lead.urgency === "now" || lead.urgency === "before next trip");
-export const pressingCount = (judgements: readonly Judgement[]) => judgements.filter(isPressing).length;
+const isPressing = ({ ruling, urgency }: Pick<Verdict, "ruling" | "urgency">) => ruling === null && (urgency === "now" || urgency === "before next trip");
+
+/** How many things want something done before the next trip, and have not been ruled on. */
+export const pressingCount = (judgements: readonly Judgement[], toAdd: readonly Addition[]) => [...judgements.map(({ verdicts: [lead] }) => lead), ...toAdd].filter(isPressing).length;

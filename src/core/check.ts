@@ -61,7 +61,10 @@ export function logProblems(log: Log): Problem[] {
     trip.felt.forEach(({ slept }, n) => slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])));
   });
   log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
-  log.rulings.forEach((ruling, r) => known(ruling.item, ["rulings", r, "item"]));
+  log.rulings.forEach(({ item, what, verb }, r) => {
+    if (item !== null) known(item, ["rulings", r, "item"]);
+    if ((item === null) !== (verb === "add") || (what === null) !== (item !== null)) problems.push({ path: ["rulings", r], message: "A ruling names its item, or, where the verb is “add”, what was to be added." });
+  });
   return problems.length ? problems : carriedAfterExit(log);
 }
 

@@ -4,7 +4,7 @@ import type { Db } from "./db";
 
 /** What the owner decided, oldest first. */
 export async function allRulings(db: Db): Promise<Ruling[]> {
-  const { rows } = await db.query(`select id, item, verb, decision, reason, again, ruled::text as "on", trips, troubles from ruling order by ruled, id`);
+  const { rows } = await db.query(`select id, item, what, verb, decision, reason, again, ruled::text as "on", trips, troubles from ruling order by ruled, id`);
   return z.array(Ruling).parse(rows);
 }
 

@@ -52,6 +52,8 @@ test.each([
   [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ felt: "cold", slept: ["hammock"] }] }] }), /slept \[1\]: “hammock” is not among the items/],
   [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ low: 451, felt: "hot" }] }] }), /Above 50 °C/],
   [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", supplies: [{ what: "gas", unit: "g", out: 230, back: 260 }] }] }), /More gas came home \(260 g\) than went out \(230 g\)/],
+  [file({ rulings: [{ verb: "drop", decision: "agree", on: "2026-05-01" }] }), /rulings \[1\]: A ruling names its item/],
+  [file({ rulings: [{ item: "mug", verb: "add", decision: "agree", on: "2026-05-01" }] }), /where the verb is “add”, what was to be added/],
   [file({ trips: [{ starts: "2026-02-30", ends: "2026-03-02", distance: "5 km" }] }), /year-month-day/],
 ])("refuses %s", (text, why) => {
   expect(problems(text).join("\n")).toMatch(why);

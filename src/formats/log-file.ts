@@ -35,7 +35,7 @@ const FileTrip = Trip.omit({ carries: true }).extend({
   marks: z.array(FileMark).max(2000).default([]),
 });
 const FileEntry = Entry.extend({ id: Entry.shape.id.optional(), item: ItemRef });
-const FileRuling = Ruling.extend({ id: Ruling.shape.id.optional(), item: ItemRef });
+const FileRuling = Ruling.extend({ id: Ruling.shape.id.optional(), item: ItemRef.nullable().default(null) });
 
 /** The open file: everything an owner has put in. Its JSON Schema is docs/nettle-tally.schema.json. */
 export const LogFile = z.object({
@@ -105,7 +105,7 @@ function toLog(file: z.infer<typeof LogFile>): Log {
       };
     }),
     entries: file.entries.map((entry) => ({ ...entry, item: find(entry.item), id: named(entry.id, `${entry.item} ${entry.on}`, entryIds) })),
-    rulings: file.rulings.map((ruling) => ({ ...ruling, item: find(ruling.item), id: named(ruling.id, `${ruling.item} ${ruling.on}`, rulingIds) })),
+    rulings: file.rulings.map((ruling) => ({ ...ruling, item: ruling.item === null ? null : find(ruling.item), id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds) })),
   };
 }
 

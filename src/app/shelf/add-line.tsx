@@ -10,10 +10,10 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { addLine, deleteItem } from "./actions";
 
-/** One line of typing puts a thing on the shelf; what was understood shows below as it is typed. */
-export function AddLine({ units }: { units: Units }) {
+/** One line of typing puts a thing on the shelf; what was understood shows below as it is typed. `first`: what stands in it at the start. */
+export function AddLine({ units, first }: { units: Units; first: string }) {
   const router = useRouter();
-  const [line, setLine] = useState("");
+  const [line, setLine] = useState(first);
   const [error, setError] = useState<string>();
   const [ask, setAsk] = useState<string>();
   const [busy, start] = useTransition();

@@ -9,8 +9,9 @@ import { RetireButton } from "./retire-button";
 
 export const metadata: Metadata = { title: "Shelf" };
 
-export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ gone?: string }> }) {
-  const { gone } = await searchParams;
+export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ gone?: string; line?: string | string[] }> }) {
+  const { gone, line } = await searchParams;
+  const first = typeof line === "string" ? line : "";
   const { book, judgements } = await readBook();
   const { units } = book.settings;
   const shown = judgements.filter(({ case: { state } }) => (state === "active") !== (gone !== undefined));
@@ -26,7 +27,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
         </>}>
         {count(shown.length, "thing")}, {sayMass(grams, units)}{unweighed > 0 ? `; ${unweighed} not weighed` : ""}
       </PageHead>
-      <AddLine units={units} />
+      <AddLine key={first} units={units} first={first} />
       {left > 0 && (
         <p className="mb-3 flex gap-4 border-b border-rule pb-2" role="group" aria-label="Which things">
           <Link href="/shelf" aria-current={gone === undefined ? "page" : undefined} className={gone === undefined ? "font-bold" : "link"}>In use</Link>

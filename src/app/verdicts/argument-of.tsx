@@ -2,18 +2,18 @@
 
 import Link from "next/link";
 import { useState } from "react";
-import type { ItemId, Verb } from "@/core/model";
 import type { Argument } from "@/core/verdict/argument";
+import type { RuledOn } from "@/core/verdict/rulings";
 import { LifeChart } from "./life-chart";
 
 /** The whole argument, fetched when it is opened: the engine is asked then what would change it. */
-export function ArgumentOf({ item, verb }: { item: ItemId; verb: Verb }) {
+export function ArgumentOf({ about }: { about: RuledOn }) {
   const [argument, setArgument] = useState<Argument>();
   const [wrong, setWrong] = useState<string>();
   const load = async () => {
     setWrong(undefined);
     try {
-      const answer = await fetch(`/api/argument?${new URLSearchParams({ item, verb })}`);
+      const answer = await fetch(`/api/argument?${new URLSearchParams(about)}`);
       const told = (await answer.json()) as Argument & { why?: string };
       if (answer.ok) setArgument(told);
       else setWrong(told.why ?? "It could not be put together. Try again.");
@@ -40,10 +40,10 @@ function Told({ rule, evidence, wanted, worn, worth, school, flip, life }: Argum
         <dt className="text-muted">The rule</dt><dd>{rule}</dd>
         <dt className="text-muted">It rests on</dt>
         <dd><ul>{evidence.map(({ text, trips }) => <li key={text}>{text}{trips.length > 0 && <span className="text-muted"> ({trips.slice(-6).map(({ id, name }, n) => <span key={id}>{n > 0 && ", "}<Link prefetch={false} href={`/trips/${id}`} className="link">{name}</Link></span>)}{trips.length > 6 && " and before"})</span>}</li>)}</ul></dd>
-        <dt className="text-muted">Wanted</dt><dd>{wanted}</dd>
+        {wanted && <><dt className="text-muted">Wanted</dt><dd>{wanted}</dd></>}
         {worn.length > 0 && <><dt className="text-muted">Worn</dt><dd>{worn.map((line) => <p key={line}>{line}</p>)}</dd></>}
         {worth && <><dt className="text-muted">Worth</dt><dd>{worth}</dd></>}
-        <dt className="text-muted">School</dt><dd>{school}</dd>
+        {school && <><dt className="text-muted">School</dt><dd>{school}</dd></>}
         <dt className="text-muted">What would change it</dt><dd className="font-semibold">{flip}</dd>
       </dl>
       {life && <LifeChart life={life} />}

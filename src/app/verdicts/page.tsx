@@ -1,13 +1,13 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
-import { additions } from "@/core/verdict/add";
+import type { Addition } from "@/core/verdict/add";
 import type { Judgement, Verdict } from "@/core/verdict/judge";
 import { packWorth } from "@/core/verdict/pack-worth";
 import { URGENCIES, type Urgency } from "@/core/verdict/verdict";
 import { Empty, PageHead } from "@/ui/page-head";
-import { VerbWord } from "@/ui/verb-word";
 import { readBook } from "../book";
+import { AdditionSlip } from "./addition-slip";
 import { PackTable } from "./pack-table";
 import { Slip } from "./slip";
 import { WhatIf } from "./what-if";
@@ -22,13 +22,14 @@ const LANES: Record<Urgency, { name: string; says: string }> = {
 };
 
 export default async function VerdictsPage() {
-  const { book, judgements } = await readBook();
+  const { book, judgements, toAdd } = await readBook();
   const { units, school } = book.settings;
   const slips = judgements.flatMap((judgement) => judgement.verdicts.map((verdict) => ({ judgement, verdict })).filter(({ verdict }) => verdict.verb !== "keep" && verdict.verb !== "keep as cover"));
   const open = slips.filter(({ verdict }) => verdict.ruling === null);
   const ruled = slips.filter(({ verdict }) => verdict.ruling !== null);
   const kept = judgements.filter(({ case: { state }, verdicts: [lead] }) => state === "active" && (lead.verb === "keep" || lead.verb === "keep as cover"));
-  const missed = additions(book);
+  const openToAdd = toAdd.filter(({ ruling }) => ruling === null);
+  const ruledToAdd = toAdd.filter(({ ruling }) => ruling !== null);
   const pack = packWorth(book, judgements);
   const drops = open.filter(({ verdict }) => verdict.verb === "drop");
   if (book.outings.length === 0) {
@@ -42,20 +43,17 @@ export default async function VerdictsPage() {
   return (
     <>
       <PageHead title="Verdicts" actions={<span className="text-sm text-muted">judged by the <Link href="/settings" className="link">{school} school</Link>: {book.rules.school.motto}</span>}>
-        {count(open.length, "verdict")} to rule on{drops.length > 0 && <>; leaving what is not wanted saves {sayMass(drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0), units)}, lugged so far for {sayDeadWeight(drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0), units)}</>}
+        {count(open.length + openToAdd.length, "verdict")} to rule on{drops.length > 0 && <>; leaving what is not wanted saves {sayMass(drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0), units)}, lugged so far for {sayDeadWeight(drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0), units)}</>}
       </PageHead>
       <p className="mb-5 max-w-3xl text-sm text-muted">Nettle Tally advises; you decide. It is no substitute for local rules, guides, or medical and avalanche training.</p>
       <WhatIf school={school} next={book.next} units={units} trips={book.outings.map(({ trip }) => ({ id: trip.id, name: trip.name })).reverse()} items={judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => ({ id: item.id, name: item.name }))} />
-      {URGENCIES.map((urgency) => <Lane key={urgency} urgency={urgency} slips={open.filter(({ verdict }) => verdict.urgency === urgency)} />)}
-      {missed.length > 0 && (
-        <section className="mb-8">
-          <h2 className="border-b-2 border-ink pb-1 text-lg">To add</h2>
-          {missed.map((each) => <p key={each.what} className="grid gap-x-5 border-b border-rule py-3 sm:grid-cols-[8.5rem_1fr]"><span className="font-head text-xl"><VerbWord verb="add" /></span><span><b className="font-head text-lg">{each.what}</b><br />{each.says}</span></p>)}
-        </section>
-      )}
+      {URGENCIES.map((urgency) => <Lane key={urgency} urgency={urgency} slips={open.filter(({ verdict }) => verdict.urgency === urgency)} toAdd={openToAdd.filter((addition) => addition.urgency === urgency)} />)}
       {pack && <PackTable pack={pack} school={book.rules.school} units={units} />}
-      {ruled.length > 0 && (
-        <details className="mb-6"><summary className="font-head text-lg font-bold">Ruled on ({ruled.length})</summary>{ruled.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}</details>
+      {ruled.length + ruledToAdd.length > 0 && (
+        <details className="mb-6">
+          <summary className="font-head text-lg font-bold">Ruled on ({ruled.length + ruledToAdd.length})</summary>
+          <Slips slips={ruled} toAdd={ruledToAdd} />
+        </details>
       )}
       <details className="mb-6">
         <summary className="font-head text-lg font-bold">Keep ({kept.length})</summary>
@@ -65,13 +63,28 @@ export default async function VerdictsPage() {
   );
 }
 
-function Lane({ urgency, slips }: { urgency: Urgency; slips: readonly { judgement: Judgement; verdict: Verdict }[] }) {
-  if (slips.length === 0) return null;
+interface SlipsProps {
+  readonly slips: readonly { readonly judgement: Judgement; readonly verdict: Verdict }[];
+  readonly toAdd: readonly Addition[];
+}
+
+function Slips({ slips, toAdd }: SlipsProps) {
+  return (
+    <>
+      {slips.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}
+      {toAdd.map((addition) => <AdditionSlip key={addition.what} addition={addition} />)}
+    </>
+  );
+}
+
+function Lane({ urgency, ...slips }: { urgency: Urgency } & SlipsProps) {
+  const all = slips.slips.length + slips.toAdd.length;
+  if (all === 0) return null;
   const { name, says } = LANES[urgency];
   return (
     <section className="mb-8" aria-label={name}>
-      <h2 className={`border-b-2 border-ink pb-1 text-lg ${urgency === "now" ? "text-sting" : ""}`}>{name} <span className="num text-base font-normal text-muted">{slips.length}</span>{says && <span className="ml-3 font-sans text-sm font-normal text-muted">{says}</span>}</h2>
-      {slips.map(({ judgement, verdict }) => <Slip key={`${judgement.case.item.id}-${verdict.verb}`} judgement={judgement} verdict={verdict} />)}
+      <h2 className={`border-b-2 border-ink pb-1 text-lg ${urgency === "now" ? "text-sting" : ""}`}>{name} <span className="num text-base font-normal text-muted">{all}</span>{says && <span className="ml-3 font-sans text-sm font-normal text-muted">{says}</span>}</h2>
+      <Slips {...slips} />
     </section>
   );
 }

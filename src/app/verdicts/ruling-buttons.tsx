@@ -4,14 +4,16 @@ import { Popover } from "radix-ui";
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { toast } from "sonner";
-import type { ItemId, Ruling, Verb } from "@/core/model";
+import type { Ruling } from "@/core/model";
+import type { RuledOn } from "@/core/verdict/rulings";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { rule, unrule } from "./actions";
 
 /** Agree, overrule with a reason and when to ask again, or later. */
-export function RulingButtons({ item, name, verb, ruling }: { item: ItemId; name: string; verb: Verb; ruling: { readonly id: string } | null }) {
+export function RulingButtons({ about, name, ruling }: { about: RuledOn; name: string; ruling: { readonly id: string } | null }) {
   const router = useRouter();
+  const toAdd = "what" in about;
   const [busy, start] = useTransition();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState("");
@@ -23,7 +25,7 @@ export function RulingButtons({ item, name, verb, ruling }: { item: ItemId; name
     router.refresh();
   });
   const decide = (decision: Ruling["decision"]) => start(async () => {
-    const answer = await rule({ item, verb, decision, reason: decision === "overrule" ? reason : "", again: decision === "overrule" && again !== "" ? Number(again) : null });
+    const answer = await rule(about, { decision, reason: decision === "overrule" ? reason : "", again: decision === "overrule" && again !== "" ? Number(again) : null });
     if (!answer.ok) return setError(Object.values(answer.fields)[0]);
     setOpen(false);
     tellOtherTabs();
@@ -31,7 +33,6 @@ export function RulingButtons({ item, name, verb, ruling }: { item: ItemId; name
     toast(decision === "agree" ? `${name}: agreed` : decision === "later" ? `${name}: asked again after the next trip` : `${name}: your ruling stands`, { action: { label: "Undo", onClick: () => takeBack(answer.value) } });
   });
   if (ruling) return <button type="button" className="btn btn-plain no-print" disabled={busy} onClick={() => takeBack(ruling.id)}>Take my ruling back<span className="sr-only"> on {name}</span></button>;
-  if (verb === "keep" || verb === "keep as cover") return null;
   return (
     <div className="no-print flex flex-wrap gap-1.5" role="group" aria-label={`Rule on ${name}`}>
       <button type="button" className="btn" disabled={busy} onClick={() => decide("agree")}>Agree</button>
@@ -40,8 +41,8 @@ export function RulingButtons({ item, name, verb, ruling }: { item: ItemId; name
         <Popover.Portal>
           <Popover.Content align="end" sideOffset={6} aria-label={`Overrule: ${name}`} className="z-40 w-[min(22rem,92vw)] rounded-md border border-rule-strong bg-sheet p-4 shadow-xl">
             <form className="space-y-3" onSubmit={(event) => { event.preventDefault(); decide("overrule"); }}>
-              <Field label="It stays as it is, because" value={reason} onChange={(event) => setReason(event.target.value)} maxLength={1000} error={error} hint="May stay blank; it reads well in two years." />
-              <SelectField label="Ask me again" value={again} onChange={(event) => setAgain(event.target.value)} options={[["1", "after the next trip"], ["2", "after two more trips with it"], ["5", "after five more trips with it"], ["", "only if something new goes wrong"]]} />
+              <Field label={toAdd ? "I do without it, because" : "It stays as it is, because"} value={reason} onChange={(event) => setReason(event.target.value)} maxLength={1000} error={error} hint="May stay blank; it reads well in two years." />
+              <SelectField label="Ask me again" value={again} onChange={(event) => setAgain(event.target.value)} options={[["1", "after the next trip"], ["2", `after two more trips${toAdd ? "" : " with it"}`], ["5", `after five more trips${toAdd ? "" : " with it"}`], ["", toAdd ? "only if I miss it again" : "only if something new goes wrong"]]} />
               <button className="btn btn-leaf" disabled={busy}>Overrule</button>
             </form>
           </Popover.Content>

@@ -3,7 +3,7 @@ import type { Marked, Outing } from "../ledger/book";
 import type { TripId, Trigger, Use } from "../model";
 import type { UseChance } from "./use-chance";
 
-/** `hardly` counts a quarter of a use (domain, section 4). */
+/** `hardly` counts a quarter of a use. Common practice, no source. */
 const USE_WEIGHT: Readonly<Record<Use, number>> = { used: 1, hardly: 0.25, unused: 0 };
 
 /** Chances split by whether the trip called for the item, with the trips they come from. */

@@ -39,6 +39,8 @@ export interface Book {
   readonly carriedOf: (id: ItemId) => readonly Carried[];
   readonly entriesOf: (id: ItemId) => readonly Entry[];
   readonly rulingsOf: (id: ItemId) => readonly Ruling[];
+  /** Rulings on adding what bears this name. */
+  readonly rulingsToAdd: (what: string) => readonly Ruling[];
   /** Outings that it was left at home on, and missed by its name. */
   readonly missedOf: (id: ItemId) => readonly Outing[];
   readonly item: (id: ItemId) => FullItem | undefined;
@@ -73,10 +75,11 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     (one) => one.carry.item,
   );
   const entries = groupBy([...log.entries].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), (entry) => entry.item);
-  const rulings = groupBy([...log.rulings].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), (ruling) => ruling.item);
-  const named = new Map(items.map((item) => [item.name.trim().toLowerCase(), item.id]));
+  const rulings = groupBy([...log.rulings].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), ({ item }) => item);
+  const toAdd = groupBy(rulings.get(null) ?? [], ({ what }) => inPlain(what ?? ""));
+  const named = new Map(items.map((item) => [inPlain(item.name), item.id]));
   const missed = groupBy(outings.flatMap((outing) => outing.trip.missed.flatMap(({ what }) => {
-    const id = named.get(what.trim().toLowerCase());
+    const id = named.get(inPlain(what));
     return id && outing.trip.carries.every((carry) => carry.item !== id) ? [{ id, outing }] : [];
   })), ({ id }) => id);
   return {
@@ -85,10 +88,14 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     carriedOf: (id) => carried.get(id) ?? [],
     entriesOf: (id) => entries.get(id) ?? [],
     rulingsOf: (id) => rulings.get(id) ?? [],
+    rulingsToAdd: (what) => toAdd.get(inPlain(what)) ?? [],
     missedOf: (id) => missed.get(id)?.map(({ outing }) => outing) ?? [],
     item: (id) => byId.get(id),
   };
 }
+
+/** A name as it is compared: without capitals and outer blanks. */
+export const inPlain = (name: string) => name.trim().toLowerCase();
 
 /** The same book, judged by another school. */
 export const withSchool = (book: Book, school: SchoolName): Book => ({ ...book, rules: { ...book.rules, school: rulesOf(book.settings, school).school } });

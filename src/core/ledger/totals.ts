@@ -26,7 +26,7 @@ export interface Totals {
 const WET_SHARE = { none: 0.05, some: 0.4, strong: 0.75 } as const;
 export const TYPICAL_WET_SHARE = WET_SHARE.some;
 
-/** `hardly` counts a tenth of the trip's wear (domain, section 4). */
+/** `hardly` counts a tenth of the trip's wear. Common practice, no source. */
 const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
 
 /** Part of the trip, 0 to 1, that an item was in use; known days win over the bare mark. */

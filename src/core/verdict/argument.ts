@@ -1,5 +1,6 @@
 import { chanceQuantile, meanChance } from "../evidence/use-chance";
 import type { FullItem } from "../kinds";
+import type { Book } from "../ledger/book";
 import type { TripId } from "../model";
 import { percent } from "../units/speak";
 import type { Units } from "../units/speak";
@@ -7,8 +8,10 @@ import { kaplanMeier } from "../wear/kaplan-meier";
 import { wornOutOf } from "../wear/life-belief";
 import type { Left } from "../wear/wear-left";
 import type { Survey } from "./case";
+import { saySettled, settledBy, type Addition } from "./add";
 import { nearestFlip, sayFlip } from "./flip";
 import type { Judgement, Verdict } from "./judge";
+import type { Finding } from "./verdict";
 import { sayCost, sayLeft, sayReading, wearNumber, wearUnitName } from "./words";
 
 /** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
@@ -33,10 +36,11 @@ export interface LifeCurves {
 export interface Argument {
   readonly rule: string;
   readonly evidence: readonly { readonly text: string; readonly trips: readonly { readonly id: TripId; readonly name: string }[] }[];
-  readonly wanted: string;
+  /** Null, as is the school, where use does not decide. */
+  readonly wanted: string | null;
   readonly worn: readonly string[];
   readonly worth: string | null;
-  readonly school: string;
+  readonly school: string | null;
   readonly flip: string;
   readonly life: LifeCurves | null;
 }
@@ -45,11 +49,10 @@ export interface Argument {
 export function argue(judgement: Judgement, verdict: Verdict, surveyed: Survey): Argument {
   const { case: one } = judgement;
   const { item, book, left, school, worth, tripChance, rivals } = one;
-  const names = new Map(book.outings.map(({ trip }) => [trip.id, trip.name]));
   const stand = rivals.filter((rival) => rival.insteadOn.length > rival.together / 2).map((rival) => rival.item.name);
   return {
     rule: verdict.rule,
-    evidence: verdict.evidence.map(({ text, trips }) => ({ text, trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: names.get(id)! }] : [])) })),
+    evidence: namedTrips(verdict, book),
     wanted: sayWanted(judgement),
     worn: left ? sayWorn(left, judgement) : [],
     worth: worth === null ? null : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and ${sayCost[item.consequence]} to lack${stand.length ? `, though only if the ${stand.join(" or ")} fails` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
@@ -57,6 +60,19 @@ export function argue(judgement: Judgement, verdict: Verdict, surveyed: Survey):
     flip: sayFlip(nearestFlip(judgement, verdict, surveyed)),
     life: left && lifeCurves(item, left, book.settings.units, sayLeft(one)),
   };
+}
+
+/** The argument for adding something: no use, wear or worth to go by, only what was missed. */
+export function argueToAdd(addition: Addition, book: Book, judgements: readonly Judgement[]): Argument {
+  return {
+    rule: addition.rule, evidence: namedTrips(addition, book), wanted: null, worn: [], worth: null, school: null, life: null,
+    flip: saySettled(settledBy(addition, book, judgements)),
+  };
+}
+
+function namedTrips({ evidence }: Finding, { outings }: Book): Argument["evidence"] {
+  const names = new Map(outings.map(({ trip }) => [trip.id, trip.name]));
+  return evidence.map(({ text, trips }) => ({ text, trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: names.get(id)! }] : [])) }));
 }
 
 function sayWanted({ case: { use, school, book } }: Judgement): string {

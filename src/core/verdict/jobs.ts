@@ -2,7 +2,7 @@ import type { Consequence, Job, Trigger } from "../model";
 
 export const RANK: Readonly<Record<Consequence, number>> = { nuisance: 0, discomfort: 1, "trip-ending": 2, danger: 3 };
 
-/** Jobs that one backup may double; beyond that a doubled job is trimmed (domain, section 5). */
+/** Jobs that one backup may double; beyond that a doubled job is trimmed. Common practice, no source. */
 export const DOUBLED_JOBS: readonly Job[] = ["treat water", "light", "fire", "find the way", "call for help", "stay warm", "stay dry", "head shaded"];
 /** Nothing that does one of these is dropped for want of use: the commonly taught ten essential systems. */
 export const ESSENTIAL_JOBS: readonly Job[] = [

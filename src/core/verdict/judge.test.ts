@@ -3,7 +3,6 @@ import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { openBook, withMark } from "../ledger/book";
 import { Mark, type Log, type SchoolName, type Verb } from "../model";
-import { additions } from "./add";
 import { survey } from "./case";
 import { judge, judgeAll, precedence, rejudge, type Judgement } from "./judge";
 
@@ -183,11 +182,6 @@ describe("wear and trouble", () => {
     expect(lead(one({ kind: "pillow" }, 4, (at) => (at > 1 ? { trouble: "nuisance", note: "Slides" } : {})), "It")).toMatchObject({ verb: "swap", says: expect.stringContaining("slides") });
     expect(lead(one({ kind: "wash kit" }, 4, (at) => (at > 1 ? { why: "too much of it" } : {})), "It").verb).toBe("slim");
   });
-
-  test("missed twice is added; missed once where it was dangerous, too", () => {
-    const missed = (n: number, cost: string) => additions(openBook(logOf({ items: [{ name: "It", kind: "mug" }], trips: trips(n, () => ({ missed: [{ what: "Sit mat", cost }] })) }), TODAY)).length;
-    expect([missed(1, "discomfort"), missed(2, "discomfort"), missed(1, "danger")]).toEqual([0, 1, 1]);
-  });
 });
 
 // Each rule once where it must speak and once where it must not. Common practice, no source.
@@ -314,13 +308,6 @@ describe("the finer rules", () => {
     expect(lead(chair, "It").verb).toBe("drop");
     const missed = { ...chair, trips: [...chair.trips, { starts: "2026-08-01", ends: "2026-08-03", distance: "40 km", missed: [{ what: "it" }], marks: [] }] };
     expect(lead(missed, "It").verb).toBe("keep");
-  });
-
-  test("an essential job that nothing on a whole list does is to be added", () => {
-    const shelf = (more: string[]) => ({ items: [...Array.from({ length: 20 }, (_, n) => ({ name: `Mug ${n}`, kind: "mug" })), ...more.map((kind) => ({ name: kind, kind }))], trips: trips(1, () => ({ marks: [] })) });
-    const lacking = (more: string[]) => additions(openBook(logOf(shelf(more)), TODAY)).map(({ what }) => what);
-    expect(lacking([])).toContain("A light");
-    expect(lacking(["head torch"])).not.toContain("A light");
   });
 
   test("an owner's own numbers are judged by, and only for that kind", () => {

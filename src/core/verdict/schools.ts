@@ -1,6 +1,6 @@
 import type { Job, SchoolName } from "../model";
 
-/** The lines that an owner's way of walking is judged by (domain, section 5). Common practice, no source. */
+/** The lines that an owner's way of walking is judged by. Common practice, no source. */
 export interface School {
   readonly name: SchoolName;
   readonly motto: string;
