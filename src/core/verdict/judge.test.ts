@@ -84,6 +84,33 @@ describe("use", () => {
     expect(lead(layers, "Vest").says).toMatch(/^Backup to the fleece/);
   });
 
+  test("of two pads always taken, the one hardly used is the one to leave; pads used together are both kept", () => {
+    const pads = (second: string) => ({ items: [{ name: "Air", kind: "inflatable pad", weight: "480 g" }, { name: "Foam", kind: "pad", weight: "410 g" }], trips: trips(4, () => ({ marks: [{ item: "Air", use: "used" }, { item: "Foam", use: second }] })) });
+    expect(lead(pads("hardly"), "Foam")).toMatchObject({ verb: "slim", says: "Two for one job went along, and the air was enough on 4\u00a0trips. If one stays home, it is this one.", stake: { grams: 410 } });
+    expect(lead(pads("hardly"), "Air").verb).toBe("keep");
+    expect(lead(pads("used"), "Foam").verb).toBe("keep");
+  });
+
+  test("what may stay home is not said to stay as well; hardly used is not called never used", () => {
+    const jackets = { items: ["Down", "Synthetic"].map((name) => ({ name, kind: "insulated jacket", weight: "400 g" })), trips: trips(5, (at) => ({ conditions: { cold: "some" }, marks: [{ item: "Down", use: "used" }, { item: "Synthetic", use: at % 2 ? "hardly" : "unused" }] })) };
+    expect(verbs(jackets, "Synthetic")).toEqual(["slim", "prove", "service"]);
+    expect(verdicts(logOf(jackets))[1]!.verdicts[1]!.says).toBe("Hardly used so far, and never yet in cold or frost. Try it near home first: one cold night out will tell.");
+  });
+
+  test("cover opened on most trips is simply used; what is trip-ending to lack stays, by its days", () => {
+    expect(lead(one({ kind: "map and compass", weight: "90 g" }, 5, () => ({})), "It")).toMatchObject({ verb: "keep", says: "Used on 5 of 5\u00a0trips, and dangerous to be without. Keep it." });
+    const walk = { items: [{ name: "Down", kind: "insulated jacket", weight: "350 g" }], trips: [{ starts: "2026-05-01", ends: "2026-06-04", distance: "600 km", conditions: { cold: "some" }, marks: [{ item: "Down", use: "used", days: 7 }] }] };
+    expect(lead(walk, "Down")).toMatchObject({ verb: "keep as cover", says: "Used on 7 of 35\u00a0days out, but the end of a trip to lack when it is wanted. It stays." });
+  });
+
+  test("a keep says how many times over it is worth its weight, and that weight alone condemns nothing used", () => {
+    const of = (weight: string, use = "used") => lead(one({ kind: "towel", consequence: "discomfort", weight }, 8, () => ({ use })), "It").says;
+    // Worth is P(use) × 400 g: Beta(9, 1) has mean 0.9, so 360 g. Worked by hand.
+    expect(of("120 g")).toBe("Used on 8 of 8\u00a0trips, and worth 3.0 times its weight. Keep it.");
+    expect(of("36 g")).toBe("Used on 8 of 8\u00a0trips, and worth 10 times its weight. Keep it.");
+    expect(of("720 g")).toMatch(/weight alone condemns nothing that is used/);
+  });
+
   test("fuel never opened, or half of it carried home, is slimmed; shares count, whatever the unit", () => {
     expect(lead(one({ kind: "fuel" }, 3, () => ({ use: "unused" })), "It")).toMatchObject({ verb: "slim", says: expect.stringContaining("All of it came home") });
     const told = (supplies: readonly object[]) => ({ items: [{ name: "Gas", kind: "fuel" }], trips: trips(supplies.length, (at) => ({ supplies: [{ what: "gas", ...supplies[at] }], marks: [{ item: "Gas", use: "used" }] })) });

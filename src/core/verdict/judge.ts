@@ -57,13 +57,14 @@ export function judgeCase(one: Case): Judgement {
   return { case: one, verdicts: verdicts as [Verdict, ...Verdict[]], dissent: dissentOf(one, verdicts[0]!) };
 }
 
-/** A thing to be replaced needs no repair, service or trial; one to be left at home no service, and no second reason to leave it. */
+/** A thing to be replaced needs no repair, service or trial; one to be left at home no service, no second reason to leave it, and no word that it stays. */
 function withoutEchoes(found: readonly Finding[]): Finding[] {
   const verbs = new Set(found.map((finding) => finding.verb));
   const silent = new Set<Verb>();
   if (verbs.has("replace")) for (const verb of ["repair", "service", "prove", "swap"] as const) silent.add(verb);
   if (verbs.has("repair")) silent.add("service").add("prove");
   if (verbs.has("drop")) for (const verb of ["service", "bring only when", "slim", "swap", "prove"] as const) silent.add(verb);
+  if (found.some(({ verb, saves }) => verb === "slim" && saves)) silent.add("keep as cover");
   return found.filter((finding) => !silent.has(finding.verb));
 }
 

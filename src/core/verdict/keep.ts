@@ -4,7 +4,7 @@ import { isCritical, type Case } from "./case";
 import { isTooLight, mayBeDropped } from "./drop";
 import { ESSENTIAL_JOBS } from "./jobs";
 import type { Finding } from "./verdict";
-import { aThing } from "./words";
+import { aThing, sayCost } from "./words";
 
 /** Cover that stayed shut did its job. What is opened on most trips is no cover: it is used. */
 export function keepAsCover(one: Case): Finding | null {
@@ -22,11 +22,16 @@ export function keepAsCover(one: Case): Finding | null {
       ? "Cover: it goes along and, with luck, stays shut."
       : totals.used.trips === 0
         ? leader ? `Backup to the ${aThing(leader.item)}, and not needed on ${count(totals.carried.trips, "trip")}. It may stay as that.` : `Never needed on ${count(totals.carried.trips, "trip")}, and that is the point of it. It stays.${slimmer}`
-        : `Needed on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}. It stays.${slimmer}`,
+        : item.cover ? `Needed on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}. It stays.${slimmer}`
+        : `Used on ${sayPart(one)}, but ${sayCost[item.consequence]} to lack when it is wanted. It stays.`,
     evidence: [{ text: `${totals.used.trips} of ${totals.carried.trips} trips`, trips: use.calledUsed }],
     rule: "Cover, and what is dangerous to lack, is not judged by use.",
   };
 }
+
+/** The part of its trips that it was used on; in days, where they were told. */
+const sayPart = ({ totals: { used, carried }, marked }: Case) =>
+  marked.some(({ mark }) => mark.days !== null) ? `${Math.round(used.days)} of ${count(Math.round(carried.days), "day")} out` : `${used.trips} of ${count(carried.trips, "trip")}`;
 
 /** Earns its carry; by how much, in figures. */
 export function keep(one: Case): Finding {

@@ -39,7 +39,7 @@ function untried(one: Case): Finding | null {
   const second = item.past === "unknown";
   if (since === null && !second && (used.length >= KNOWN_AFTER || (marked.length === 0 && item.opening !== null))) return null;
   const met = needs.length ? ` in ${listWords(needs.map(sayTrigger), "or")}` : "";
-  const what = since ? `Mended on ${since} and not used${met || " in earnest"} since` : second ? `Of unknown past and not yet tried${met}` : used.length ? `Used on ${used.length === 1 ? "one trip" : `${used.length} trips`}, never yet${met}` : marked.length ? "Carried, never yet used" : "New, and not yet out";
+  const what = since ? `Mended on ${since} and not used${met || " in earnest"} since` : second ? `Of unknown past and not yet tried${met}` : used.length ? `Used on ${used.length === 1 ? "one trip" : `${used.length} trips`}, never yet${met}` : marked.some(({ mark }) => mark.use === "hardly") ? `Hardly used so far${met && `, and never yet${met}`}` : marked.length ? "Carried, never yet used" : "New, and not yet out";
   const need = item.triggers.includes("camp time") ? (needs.includes("rain") ? "one wet night out" : needs.includes("cold") ? "one cold night out" : "one night out") : needs.includes("rain") ? "one wet day" : "one day out";
   // An owner's first list is not all new: what has not been out counts as new where it was bought on a known day, or others went out without it.
   const newcomer = marked.length === 0 && (item.acquired !== null || one.book.outings.length > 0);

@@ -10,7 +10,7 @@ import { aThing, onTrips } from "./words";
 /** It earns its place, but there is too much of it; or a safety job is done three times over. */
 export function slim(one: Case): Finding | null {
   if (one.state !== "active") return null;
-  return tooMuch(one) ?? carriedHome(one) ?? hardlyOpened(one) ?? spareInTurn(one) ?? secondOfAKind(one) ?? thirdOfAJob(one);
+  return tooMuch(one) ?? carriedHome(one) ?? hardlyOpened(one) ?? spareInTurn(one) ?? secondForAJob(one) ?? thirdOfAJob(one);
 }
 
 /** Trips that are looked back on. */
@@ -90,19 +90,24 @@ function spareInTurn(one: Case): Finding | null {
 
 /** Warm and dry clothes seldom fail at once: the second of a kind is hardly a backup. */
 const WORN_JOBS: readonly Job[] = ["stay warm", "stay dry"];
+/** Comforts of which one is enough, of whatever kind. */
+const COMFORT_JOBS: readonly Job[] = ["pad", "pillow", "sit", "camp shoes", "head warm", "hands warm"];
 
-/** Two jackets of a kind, of which one did the job each time: never a drop, but if one stays home it is this one. */
-function secondOfAKind(one: Case): Finding | null {
-  const { item, use } = one;
-  const other = one.rivals.find((rival) => WORN_JOBS.includes(rival.job) && rival.item.kind === item.kind && rival.usedTrips > one.totals.used.trips);
-  const trips = other?.insteadOn.filter((trip) => use.calledUnused.includes(trip)) ?? [];
-  if (!other || trips.length < 3 || trips.length <= use.calledUsed.length) return null;
+/** Two for one job, of which one was enough each time: if one stays home, it is this one. */
+function secondForAJob(one: Case): Finding | null {
+  const { item, use, marked, book } = one;
+  const other = one.rivals.find((rival) => (COMFORT_JOBS.includes(rival.job) || (WORN_JOBS.includes(rival.job) && rival.item.kind === item.kind)) && rival.usedTrips >= one.totals.used.trips);
+  if (!other) return null;
+  const used = new Set(book.carriedOf(other.item.id).filter(({ mark }) => mark?.use === "used").map(({ outing }) => outing));
+  const trips = marked.filter(({ outing, mark }) => used.has(outing) && (mark.use === "hardly" || use.calledUnused.includes(outing.trip.id))).map(({ outing }) => outing.trip.id);
+  const needed = marked.filter(({ mark }) => mark.use === "used").length;
+  if (trips.length < 3 || trips.length <= needed) return null;
   return {
     verb: "slim", urgency: "before next trip", sureness: "likely", saves: item.weight?.g ?? 0,
-    says: `Two of a kind went along, and the ${aThing(other.item)} did the job ${onTrips(trips, one)}. If one stays home, it is this one.`,
-    rule: `Of two of a kind to wear, the one used less stays home when the other was used instead on three trips that called for it: ${trips.length}.`,
-    evidence: [{ text: `unused while the ${aThing(other.item)} was used ${onTrips(trips, one)}`, trips }],
-    caution: "Where a wet or torn layer would be dangerous, take both.",
+    says: `Two for one job went along, and the ${aThing(other.item)} was enough ${onTrips(trips, one)}. If one stays home, it is this one.`,
+    rule: `Of two for one job, the one used less stays home when the other was enough on three trips that called for it, and on more than it was used itself: ${trips.length} against ${needed}.`,
+    evidence: [{ text: `hardly used or unused while the ${aThing(other.item)} was used ${onTrips(trips, one)}`, trips }],
+    ...(WORN_JOBS.includes(other.job) ? { caution: "Where a wet or torn layer would be dangerous, take both." } : {}),
   };
 }
 

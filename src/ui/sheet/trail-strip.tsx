@@ -1,5 +1,6 @@
 import Link from "next/link";
-import { Bug, CloudRain, Snowflake, Sun, Thermometer, ThermometerSnowflake, Wind, type LucideIcon } from "lucide-react";
+import { Bug, CloudRain, Moon, Snowflake, Sun, Thermometer, ThermometerSnowflake, Wind, type LucideIcon } from "lucide-react";
+import { count } from "@/core/units/speak";
 import type { SheetData } from "./sheet-data";
 import { BLOCK, numbersIn, type Span } from "./sheet-line";
 
@@ -17,10 +18,10 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
             <span className="kbd">↑</span> <span className="kbd">↓</span> <span className="kbd">←</span> <span className="kbd">→</span> walk the cells; mark with <span className="kbd">u</span> used, <span className="kbd">h</span> hardly, <span className="kbd">n</span> unused. <span className="kbd">Enter</span> opens. <Link className="link" href="/settings#strokes">The strokes</Link>
           </p>
           <span className="absolute bottom-1 left-0 text-sm text-muted">{data.rows.length} things</span>
-          <span className="num absolute bottom-1 right-2 hidden text-sm text-muted sm:inline">weight</span>
+          <span className="absolute bottom-1 right-2 hidden text-sm text-muted sm:inline">weight</span>
         </div>
-        <div role="presentation" className="relative shrink-0" style={{ width: span.total, height: 152 }}>
-          <svg className="absolute bottom-[2.05rem] left-0" width={span.total} height="34" aria-hidden="true">
+        <div role="presentation" className="relative shrink-0" style={{ width: span.total, height: 162 }}>
+          <svg className="absolute bottom-[2.7rem] left-0" width={span.total} height="34" aria-hidden="true">
             <path d={ridge(data.trips.map((trip) => Math.sqrt(trip.metres / furthest)), span.cell)} className="fill-leaf-soft stroke-leaf" strokeWidth="1.6" strokeLinejoin="round" />
           </svg>
           {numbersIn(span.fromBlock * BLOCK, Math.min(data.trips.length, (span.toBlock + 1) * BLOCK) - 1).map((n) => {
@@ -29,14 +30,15 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
               <div key={trip.id} role="columnheader" aria-colindex={n + 2} className="absolute inset-y-0" style={{ left: n * span.cell, width: span.cell }}>
                 <button type="button" aria-pressed={lit === n} onClick={() => onLight(n)}
                   className={`absolute inset-0 flex flex-col items-center justify-end ${lit === n ? "bg-catkin" : "hover:bg-leaf-soft"}`}>
-                  <span className="absolute left-1/2 w-[5.6rem] origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-[1.1]" style={{ bottom: 70 }}>{trip.name}</span>
+                  <span className="absolute left-1/2 w-[5.6rem] origin-bottom-left -rotate-[58deg] truncate text-left text-[0.78rem] leading-[1.1]" style={{ bottom: 80 }}>{trip.name}</span>
                   <span className="relative flex h-4 items-center gap-px text-stem" aria-hidden="true">
                     {trip.signs.slice(0, dense ? 1 : 2).map((sign) => {
                       const Sign = SIGNS[sign];
                       return Sign && <Sign key={sign} className="size-3" strokeWidth={2} />;
                     })}
                   </span>
-                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}<span className="sr-only"> {data.units.distance}, {trip.nights} nights{trip.signs.length > 0 && `, ${trip.signs.join(" and ")}`}{trip.cut && ", cut short"}</span></span>
+                  <span className="num relative flex h-[0.66rem] items-center gap-px text-[0.66rem] leading-none text-muted" aria-hidden="true">{trip.nights > 0 && <>{!dense && <Moon className="size-2.5" strokeWidth={2} />}{trip.nights}</>}</span>
+                  <span className={`num relative font-semibold ${dense ? "text-[0.66rem]" : "text-[0.76rem]"}`}>{trip.distance}{trip.cut && <span aria-hidden="true" className="text-sting">✂</span>}<span className="sr-only"> {data.units.distance}, {count(trip.nights, "night")}{trip.signs.length > 0 && `, ${trip.signs.join(" and ")}`}{trip.cut && ", cut short"}</span></span>
                 </button>
               </div>
             );
