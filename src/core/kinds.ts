@@ -2,6 +2,9 @@ import type { Consequence, Item, Job, Load, Stow, Trigger, WearUnit } from "./mo
 import { METRES_PER_MILE } from "./units/quantity";
 import type { ReadingRule } from "./wear/reading-trend";
 
+/** What a service may bring back: waterproofing, flow, loft. */
+export type Fault = "leak" | "clog" | "lost loft";
+
 /** A service that keeps a kind going: due by whichever of its counts comes first. Common practice, no source. Lengths in metres. */
 export interface ServiceRule {
   readonly what: string;
@@ -16,6 +19,8 @@ export interface ServiceRule {
   readonly stored?: number;
   /** Due after a patch, before it is relied on again. */
   readonly afterMending?: boolean;
+  /** Done first when the thing lets its owner down in this way: leaks and clogs get service before anything is bought. */
+  readonly cures?: Fault;
 }
 
 /** Weibull life in the kind's wear unit; `a` is how many observed lives the rule of thumb is worth. */
@@ -76,8 +81,8 @@ const LABEL: ServiceRule = { what: "read the date on its label and note it here"
  */
 export const KINDS: readonly Kind[] = [
   kind("trail shoes", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(450), 3.5), services: [{ what: "new insoles", every: miles(250) }], mends: false, readings: [TREAD] }),
-  kind("boots", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(1000), 3), services: [{ what: "clean and reproof", seasonal: true }], readings: [TREAD] }),
-  kind("shoe lining", { jobs: ["other"], stow: "worn", load: "worn", wears: "m", terrain: true, life: life(miles(250), 3), services: [{ what: "reproof the shoes", seasonal: true }], mends: false }),
+  kind("boots", { jobs: ["walk"], stow: "worn", load: "worn", consequence: "trip-ending", wears: "m", terrain: true, life: life(miles(1000), 3), services: [{ what: "clean and reproof", seasonal: true, cures: "leak" }], readings: [TREAD] }),
+  kind("shoe lining", { jobs: ["other"], stow: "worn", load: "worn", wears: "m", terrain: true, life: life(miles(250), 3), services: [{ what: "reproof the shoes", seasonal: true, cures: "leak" }], mends: false }),
   kind("camp shoes", { jobs: ["camp shoes"], triggers: ["camp time"], stow: "outside", wears: "nights", life: null }),
   kind("socks", { jobs: ["socks"], stow: "worn", load: "worn", consequence: "discomfort", wears: "m", terrain: true, inTurn: true, life: life(miles(700), 2.5) }),
   kind("poles", { jobs: ["balance"], stow: "hand", load: "worn", consequence: "discomfort", wears: "m", terrain: true, life: life(miles(2500), 2), services: [{ what: "new tips", every: miles(500) }, { what: "clean and try the locks", seasonal: true }] }),
@@ -85,25 +90,25 @@ export const KINDS: readonly Kind[] = [
   kind("gaiters", { jobs: ["keep grit out"], stow: "worn", load: "worn", wears: "m", terrain: true, life: life(miles(800), 2.5) }),
   kind("gloves", { jobs: ["hands warm"], triggers: ["cold", "freezing", "rain"], stow: "outside", consequence: "discomfort", wears: "m", life: life(miles(1200), 2) }),
   kind("pack", { jobs: ["carry"], stow: "worn", consequence: "trip-ending", wears: "nights", life: life(350, 3), services: [{ what: "seams, buckles and mesh", seasonal: true }] }),
-  kind("tent", { jobs: ["shelter"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(150, 3), services: [{ what: "look at seams, coating and zip", seasonal: true }] }),
-  kind("tarp", { jobs: ["shelter"], triggers: ["camp time", "rain"], consequence: "danger", wears: "nights", life: life(150, 3), services: [{ what: "look at seams and coating", seasonal: true }] }),
+  kind("tent", { jobs: ["shelter"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(150, 3), services: [{ what: "look at seams, coating and zip", seasonal: true }, { what: "seal the seams and reproof", cures: "leak" }] }),
+  kind("tarp", { jobs: ["shelter"], triggers: ["camp time", "rain"], consequence: "danger", wears: "nights", life: life(150, 3), services: [{ what: "look at seams and coating", seasonal: true }, { what: "seal the seams and reproof", cures: "leak" }] }),
   kind("groundsheet", { jobs: ["other"], triggers: ["camp time"], wears: "nights", life: life(150, 2) }),
   kind("stakes", { jobs: ["other"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(250, 1.5), mends: false }),
-  kind("quilt", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
-  kind("sleeping bag", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60 }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
+  kind("quilt", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60, cures: "lost loft" }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
+  kind("sleeping bag", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "danger", wears: "nights", life: life(400, 3), services: [{ what: "wash", every: 60, cures: "lost loft" }, { what: "look at the loft", seasonal: true }], readings: [LOFT] }),
   kind("bag liner", { jobs: ["sleep warm"], triggers: ["camp time"], consequence: "nuisance", wears: "nights", life: life(300, 2) }),
   kind("inflatable pad", { jobs: ["pad"], triggers: ["camp time"], consequence: "discomfort", wears: "nights", life: life(200, 1.5), services: [{ what: "leave it blown up overnight", seasonal: true, afterMending: true }] }),
   kind("foam pad", { jobs: ["pad"], triggers: ["camp time"], stow: "outside", consequence: "discomfort", wears: "nights", life: life(300, 2), mends: false }),
   kind("pillow", { jobs: ["pillow"], triggers: ["camp time"], wears: "nights", life: life(180, 1.5), services: [{ what: "leave it blown up overnight", afterMending: true }] }),
-  kind("rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", every: 10, seasonal: true }] }),
+  kind("rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", every: 10, seasonal: true, cures: "leak" }] }),
   kind("light rain shell", { jobs: ["stay dry"], triggers: ["rain"], stow: "outside", consequence: "danger", wears: "wet days", life: life(35, 2), mends: false }),
-  kind("rain trousers", { jobs: ["legs dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2.5) }),
-  kind("rain mitts", { jobs: ["hands warm"], triggers: ["rain"], stow: "outside", wears: "wet days", life: life(60, 2) }),
+  kind("rain trousers", { jobs: ["legs dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2.5), services: [{ what: "wash and reproof", cures: "leak" }] }),
+  kind("rain mitts", { jobs: ["hands warm"], triggers: ["rain"], stow: "outside", wears: "wet days", life: life(60, 2), services: [{ what: "wash and reproof", cures: "leak" }] }),
   kind("umbrella", { jobs: ["other"], triggers: ["rain", "sun"], stow: "side", wears: "wet days", life: life(60, 1.5) }),
-  kind("pack cover", { jobs: ["keep kit dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2) }),
+  kind("pack cover", { jobs: ["keep kit dry"], triggers: ["rain"], stow: "outside", consequence: "discomfort", wears: "wet days", life: life(80, 2), services: [{ what: "reproof", cures: "leak" }] }),
   kind("pack liner", { jobs: ["keep kit dry"], consequence: "discomfort", wears: "nights", life: life(60, 2), mends: false }),
   kind("dry bag", { jobs: ["keep kit dry"], wears: "nights", life: life(250, 2) }),
-  kind("insulated jacket", { jobs: ["stay warm"], triggers: ["cold", "freezing", "camp time"], consequence: "trip-ending", wears: "nights", life: life(300, 3), services: [{ what: "wash", seasonal: true }], readings: [LOFT] }),
+  kind("insulated jacket", { jobs: ["stay warm"], triggers: ["cold", "freezing", "camp time"], consequence: "trip-ending", wears: "nights", life: life(300, 3), services: [{ what: "wash", seasonal: true, cures: "lost loft" }], readings: [LOFT] }),
   kind("insulated vest", { jobs: ["stay warm"], triggers: ["cold", "freezing"], consequence: "discomfort", wears: "nights", life: life(300, 3) }),
   kind("fleece", { jobs: ["stay warm"], triggers: ["cold", "freezing", "wind", "camp time"], consequence: "discomfort", wears: "nights", life: life(400, 3) }),
   kind("wind shell", { jobs: ["keep wind off"], triggers: ["wind", "cold"], stow: "outside", wears: "nights", life: life(300, 2) }),
@@ -122,11 +127,11 @@ export const KINDS: readonly Kind[] = [
   kind("insect repellent", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], stow: "hip", load: "consumable", consequence: "discomfort", wears: "days", mends: false, services: [LABEL] }),
   kind("insect treatment", { jobs: ["bug protection"], triggers: ["bugs", "ticks"], load: "consumable", wears: "days", mends: false, services: [{ what: "treat the clothes again", days: 42, washes: 6 }] }),
   kind("traction", { jobs: ["traction"], triggers: ["snow or ice"], stow: "outside", cover: true, consequence: "danger", wears: "m" }),
-  kind("filter", { jobs: ["treat water"], stow: "side", consequence: "danger", wears: "L", perNight: 3, life: life(750, 2), services: [{ what: "backflush", seasonal: true }, { what: "soak it 30 min and try its flow", stored: 150 }], mends: false, freezes: true, readings: [reading("flow", "L a minute", 0.3, 0.1)] }),
+  kind("filter", { jobs: ["treat water"], stow: "side", consequence: "danger", wears: "L", perNight: 3, life: life(750, 2), services: [{ what: "backflush", seasonal: true, cures: "clog" }, { what: "soak it 30 min and try its flow", stored: 150 }], mends: false, freezes: true, readings: [reading("flow", "L a minute", 0.3, 0.1)] }),
   kind("treatment tablets", { jobs: ["treat water"], stow: "lid", load: "consumable", cover: true, consequence: "danger", wears: "days", mends: false, services: [LABEL] }),
   kind("water bottle", { jobs: ["carry water"], stow: "side", consequence: "discomfort", wears: "days", mends: false, ageDays: 365 }),
   kind("water bag", { jobs: ["carry water"], triggers: ["dry stretch", "camp time"], consequence: "discomfort", wears: "nights", life: life(120, 1.5) }),
-  kind("stove", { jobs: ["cook"], triggers: ["camp time"], consequence: "discomfort", wears: "burns", perNight: 2, life: life(900, 2), services: [{ what: "clean the jet, check the seal", seasonal: true }] }),
+  kind("stove", { jobs: ["cook"], triggers: ["camp time"], consequence: "discomfort", wears: "burns", perNight: 2, life: life(900, 2), services: [{ what: "clean the jet, check the seal", seasonal: true, cures: "clog" }] }),
   kind("pot", { jobs: ["cook"], triggers: ["camp time"], consequence: "discomfort", wears: "burns", perNight: 2, life: life(3000, 2) }),
   kind("cutlery", { jobs: ["eat"], triggers: ["camp time"], wears: "nights" }),
   kind("mug", { jobs: ["eat"], triggers: ["camp time"], wears: "nights" }),

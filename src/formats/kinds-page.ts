@@ -28,10 +28,10 @@ function wearOf(kind: Kind): string {
   return (kind.wears === "none" ? "" : unit) + life + (kind.ageDays === null ? "" : `: replaced after ${kind.ageDays} days`);
 }
 
-function serviceOf({ what, every, seasonal, days, washes, stored, afterMending }: ServiceRule, kind: Kind): string {
+function serviceOf({ what, every, seasonal, days, washes, stored, afterMending, cures }: ServiceRule, kind: Kind): string {
   const when = [
     every === undefined ? "" : `every ${amount(every, kind)}`, seasonal ? "each season" : "", days === undefined ? "" : `after ${days} days`, washes === undefined ? "" : `or ${washes} washes`,
-    stored === undefined ? "" : `after ${stored} days in store`, afterMending ? "after a patch" : "",
+    stored === undefined ? "" : `after ${stored} days in store`, afterMending ? "after a patch" : "", cures ? `first, against ${cures === "lost loft" ? cures : `a ${cures}`}` : "",
   ].filter(Boolean).join(", ");
   return `${what} (${when})`;
 }

@@ -123,8 +123,8 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
 const put = (record: Readonly<Record<string, number>> | undefined, key: string, value: number | undefined): Record<string, number> =>
   Object.fromEntries([...Object.entries(record ?? {}).filter(([each]) => each !== key), ...(value === undefined ? [] : [[key, value] as const])]);
 
-const sayService = ({ what, seasonal, days, washes, stored, afterMending }: Kind["services"][number]) =>
-  `${what} (${[seasonal ? "each season" : "", days ? `after ${days} days` : "", washes ? `or ${washes} washes` : "", stored ? `after ${stored} days in store` : "", afterMending ? "after a patch" : ""].filter(Boolean).join(", ")})`;
+const sayService = ({ what, seasonal, days, washes, stored, afterMending, cures }: Kind["services"][number]) =>
+  `${what} (${[seasonal ? "each season" : "", days ? `after ${days} days` : "", washes ? `or ${washes} washes` : "", stored ? `after ${stored} days in store` : "", afterMending ? "after a patch" : "", cures ? `first, against ${cures === "lost loft" ? cures : `a ${cures}`}` : ""].filter(Boolean).join(", ")})`;
 
 function LivesSoFar({ lives: { wornOut, all, half, fit }, kind, settings: { units }, onUse }: { lives: OwnLives; kind: Kind; settings: Settings; onUse: (fit: { median: number; shape: number }) => void }) {
   const say = (wear: number) => `${Math.round(wearNumber(wear, kind.wears, units))} ${wearUnitName(kind.wears, units)}`;

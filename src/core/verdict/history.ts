@@ -18,6 +18,7 @@ export interface History {
   /** The last damage or failure that nothing has been done about since. */
   readonly open: Trouble | null;
   readonly repairs: readonly { readonly on: string; readonly tripName: string | null; readonly cost: number }[];
+  /** Day of the last repair, or of the service that answered the last trouble. */
   readonly lastRepair: string | null;
   readonly lastService: string | null;
   readonly piecesOut: number;
@@ -62,10 +63,12 @@ export function historyOf(item: FullItem, book: Book, marks: readonly Marked[]):
   const open = last && !heldSince && (lastMend === null || lastMend < last.on) ? last : null;
   return {
     troubles, open, repairs,
-    lastRepair: repairs.at(-1)?.on ?? null,
+    lastRepair: lastOfDays(repairs.at(-1)?.on, last && entries.find((entry) => (entry.what === "repair" || entry.what === "service") && entry.on >= last.on)?.on),
     lastService: entries.findLast((entry) => ["service", "wash", "restock", "check", "repair"].includes(entry.what))?.on ?? null,
     piecesOut: marks.reduce((sum, { outing, mark }) => sum + (mark.pieces && !madeGoodSince(entries, outing.trip.ends) ? mark.pieces : 0), 0),
   };
 }
+
+const lastOfDays = (...days: readonly (string | null | undefined)[]) => days.filter((day) => day != null).sort().at(-1) ?? null;
 
 const madeGoodSince = (entries: readonly Entry[], on: string) => entries.some((entry) => entry.on >= on && ["restock", "repair", "service"].includes(entry.what));

@@ -177,7 +177,7 @@ describe("wear and trouble", () => {
   });
 
   test("open damage is repaired; once mended, a tent must be proved; once used in earnest, it is kept", () => {
-    const tent = (n: number, entries: object[], rain = "some") => ({ ...one({ kind: "tent" }, n, (at) => (at === 1 ? { trouble: "damaged", note: "seam leaks" } : {}), { conditions: { rain } }), entries });
+    const tent = (n: number, entries: object[], rain = "some") => ({ ...one({ kind: "tent" }, n, (at) => (at === 1 ? { trouble: "damaged", note: "zip torn out" } : {}), { conditions: { rain } }), entries });
     const sealed = [{ item: "It", on: "2025-02-20", what: "repair" }];
     expect(lead(tent(2, []), "It")).toMatchObject({ verb: "repair", urgency: "before next trip" });
     expect(lead(tent(2, sealed), "It")).toMatchObject({ verb: "prove", caution: expect.stringContaining("unproven") });

@@ -1,5 +1,6 @@
 import { count } from "../units/speak";
 import { isCritical, type Case } from "./case";
+import { serviceFirst } from "./service-first";
 import type { Finding } from "./verdict";
 import { sayTrouble } from "./words";
 
@@ -8,7 +9,7 @@ export function repair(one: Case): Finding | null {
   const { history, item, kind, marked } = one;
   const trouble = history.open;
   if (one.state !== "active" || !trouble || trouble.mark?.cause === "flat or empty") return null;
-  if (!kind.mends && trouble.failed) return null;
+  if ((!kind.mends && trouble.failed) || serviceFirst(one)) return null;
   const goodSince = marked.filter(({ outing, mark }) => outing.trip.starts > trouble.on && mark.use === "used" && mark.trouble === null);
   const living = !trouble.failed && goodSince.length >= 2;
   const misuse = trouble.mark?.cause === "misuse" ? " It was a mishap, not wear: the thing itself is sound." : "";

@@ -4,6 +4,7 @@ import { count, percent } from "../units/speak";
 import { wornOutOf } from "../wear/life-belief";
 import { isCritical, type Case } from "./case";
 import { RANK } from "./jobs";
+import { serviceFirst } from "./service-first";
 import type { Finding, Urgency } from "./verdict";
 import { aThing, onTrips, sayCost, sayLeft, sayReading, sayTrouble, sayWear } from "./words";
 
@@ -70,6 +71,7 @@ function beyondMending(one: Case): Finding | null {
   const again = before.length >= 2 && cause !== "misuse" && cause !== "flat or empty";
   const dear = item.price !== null && paid.length > 0 && spent > item.price * DEAR_SHARE;
   const defect = trouble.failed && cause === "defect";
+  if (!again && !dear && serviceFirst(one)) return null;
   if (!gone && !unmendable && !again && !dear && !defect) return null;
   const covered = item.warranty !== null && item.warranty >= trouble.on;
   const [reason, rule] = again ? [`It was mended ${before.length === 2 ? "twice" : count(before.length, "time")} before.`, "The fault came back after two repairs."]

@@ -4,6 +4,7 @@ import type { EntryWhat } from "../model";
 import { count } from "../units/speak";
 import { isCritical, type Case } from "./case";
 import { canComeBack } from "./replace";
+import { serviceFirst } from "./service-first";
 import type { Finding } from "./verdict";
 import { onTrips, sayReading, sayTrouble, sayWear } from "./words";
 
@@ -14,7 +15,7 @@ const NIGHTS_BEFORE_A_LOOK = 5;
 export function service(one: Case): Finding | null {
   if (one.state !== "active") return null;
   const due = one.kind.services.map((rule) => dueByCount(one, rule) ?? spent(one, rule) ?? dueAfterMending(one, rule) ?? dueBySeason(one, rule) ?? dueAfterStore(one, rule));
-  return needsFilling(one) ?? clogged(one) ?? due.find((found) => found !== null) ?? null;
+  return needsFilling(one) ?? bringsBack(one) ?? clogged(one) ?? due.find((found) => found !== null) ?? null;
 }
 
 function needsFilling(one: Case): Finding | null {
@@ -25,6 +26,20 @@ function needsFilling(one: Case): Finding | null {
     says: `${sayTrouble(trouble)}: flat or empty, not broken. Charge or fill it, and see that it holds.`,
     rule: "It failed flat or empty, and nothing has been done about it.",
     evidence: [{ text: sayTrouble(trouble), trips: trouble.trip ? [trouble.trip] : [] }],
+  };
+}
+
+/** A leak, a clog or lost loft: service, then proof, before anything is bought. */
+function bringsBack(one: Case): Finding | null {
+  const found = serviceFirst(one);
+  if (!found) return null;
+  const { trouble, rule: { what, cures } } = found;
+  return {
+    verb: "service", urgency: trouble.failed && isCritical(one) ? "now" : "before next trip", sureness: "likely",
+    says: `${sayTrouble(trouble)}. ${what.charAt(0).toUpperCase()}${what.slice(1)} first; if that does not bring it back, replace it.`,
+    rule: `${cures === "lost loft" ? "Lost loft" : `A ${cures}`} gets service first, then proof; come back after a service, it is mended or replaced.`,
+    evidence: [{ text: sayTrouble(trouble), trips: trouble.trip ? [trouble.trip] : [] }],
+    ...(isCritical(one) ? { caution: "Once seen to it is unproven: try it near home before you rely on it." } : {}),
   };
 }
 

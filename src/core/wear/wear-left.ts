@@ -60,7 +60,7 @@ function isWornOut(item: FullItem, book: Book): boolean {
   if (item.state === "worn out") return true;
   const last = marked(book.carriedOf(item.id)).at(-1);
   if (last?.mark.trouble === "worn out") return true;
-  const mended = book.entriesOf(item.id).some((entry) => entry.what === "repair" && entry.on >= (last?.outing.trip.ends ?? ""));
+  const mended = book.entriesOf(item.id).some((entry) => (entry.what === "repair" || entry.what === "service") && entry.on >= (last?.outing.trip.ends ?? ""));
   return last?.mark.trouble === "failed" && last.mark.cause === "worn" && !mended;
 }
 
