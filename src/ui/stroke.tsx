@@ -1,3 +1,5 @@
+import { memo } from "react";
+
 /** What one cell of the sheet shows. The shape carries the meaning; colour only repeats it. */
 export const STROKES = {
   u: "used",
@@ -18,31 +20,51 @@ export const STROKES = {
 } as const;
 export type StrokeCode = keyof typeof STROKES;
 
-const LEAF = "stroke-leaf";
-const STING = "stroke-sting";
+/** A piece of a stroke: one path, drawn in a box 16 wide and 20 high, on a baseline at 18, that starts at `x`. */
+interface Piece {
+  readonly look: React.SVGProps<SVGPathElement>;
+  readonly at: (x: number) => string;
+}
 
-/** Drawn in a box 16 wide and 20 high, on a baseline at 18. */
-const SHAPES: Record<StrokeCode, React.ReactNode> = {
-  u: <path className={LEAF} d="M9.2 2 6.8 18" />,
-  h: <path className={LEAF} d="M8.6 10.5 7.5 18" />,
-  n: <circle className="fill-none stroke-ink" cx="8" cy="14" r="3.6" strokeWidth="1.8" />,
-  o: <circle className="fill-none stroke-muted" cx="8" cy="14" r="3.6" strokeWidth="1.3" strokeDasharray="0.4 2.4" />,
-  c: <g className="stroke-stem" strokeWidth="1.7"><path fill="none" d="m3.6 12.4 4.4-3.8 4.4 3.8" /><circle cx="8" cy="16.4" r="0.7" className="fill-stem" /></g>,
-  y: <g><path className={LEAF} d="M9.2 2 6.8 18" /><path className="stroke-stem" fill="none" strokeWidth="1.6" d="M10.6 5.6q1.4-1.6 2.4 0t2.4 0" /></g>,
-  d: <g><path className={LEAF} d="M9.2 2 6.8 18" /><path className={STING} strokeWidth="2" d="m3.6 11.6 8.8-3.2" /></g>,
-  f: <path className={STING} d="M11.4 2l-1 6.6M6 11.4 5 18" />,
-  l: <Flag>L</Flag>, g: <Flag>G</Flag>, s: <Flag>H</Flag>, w: <Flag>W</Flag>, t: <Flag>T</Flag>,
-  p: <path className="stroke-rule-strong" strokeWidth="1.6" d="M5.5 14h5" />,
-  "-": null,
+const circle = (x: number, y: number, r: number) => `M${x - r} ${y}a${r} ${r} 0 1 1 ${2 * r} 0a${r} ${r} 0 1 1 ${-2 * r} 0`;
+
+const UPRIGHT: Piece = { look: { className: "stroke-leaf" }, at: (x) => `M${x + 9.2} 2l-2.4 16` };
+const HALF: Piece = { look: { className: "stroke-leaf" }, at: (x) => `M${x + 8.6} 10.5l-1.1 7.5` };
+const RING: Piece = { look: { className: "fill-none stroke-ink", strokeWidth: 1.8 }, at: (x) => circle(x + 8, 14, 3.6) };
+const DOTTED: Piece = { look: { className: "fill-none stroke-muted", strokeWidth: 1.3, strokeDasharray: "0.4 2.4" }, at: (x) => circle(x + 8, 14, 3.6) };
+const ROOF: Piece = { look: { className: "fill-none stroke-stem", strokeWidth: 1.7 }, at: (x) => `M${x + 3.6} 12.4l4.4-3.8 4.4 3.8${circle(x + 8, 16.4, 0.7)}` };
+const WAVE: Piece = { look: { className: "fill-none stroke-stem", strokeWidth: 1.6 }, at: (x) => `M${x + 10.6} 5.6q1.4-1.6 2.4 0t2.4 0` };
+const NOTCH: Piece = { look: { className: "stroke-sting", strokeWidth: 2 }, at: (x) => `M${x + 3.6} 11.6l8.8-3.2` };
+const SNAPPED: Piece = { look: { className: "stroke-sting" }, at: (x) => `M${x + 11.4} 2l-1 6.6M${x + 6} 11.4l-1 6.6` };
+const DASH: Piece = { look: { className: "stroke-rule-strong", strokeWidth: 1.6 }, at: (x) => `M${x + 5.5} 14h5` };
+const POLE: Piece = { look: { className: "stroke-sting" }, at: (x) => `M${x + 4.4} 3l-1.5 15` };
+const CLOTH: Piece = { look: { className: "fill-sting" }, at: (x) => `M${x + 4.7} 1.6h11.6l-2.2 4.6 2.2 4.6h-12.7z` };
+
+/** Every piece, those that lie on top last. */
+const PIECES: readonly Piece[] = [UPRIGHT, HALF, RING, DOTTED, ROOF, WAVE, NOTCH, SNAPPED, DASH, POLE, CLOTH];
+const FLAG = [POLE, CLOTH];
+const SHAPES: Readonly<Record<StrokeCode, readonly Piece[]>> = {
+  u: [UPRIGHT], h: [HALF], n: [RING], o: [DOTTED], c: [ROOF], y: [UPRIGHT, WAVE], d: [UPRIGHT, NOTCH], f: [SNAPPED], p: [DASH], "-": [],
+  l: FLAG, g: FLAG, s: FLAG, w: FLAG, t: FLAG,
 };
+/** What stands on a flag: how the thing left. */
+const LETTERS: Partial<Record<StrokeCode, string>> = { l: "L", g: "G", s: "H", w: "W", t: "T" };
 
-function Flag({ children }: { children: string }) {
+interface Placed {
+  readonly code: StrokeCode;
+  readonly x: number;
+}
+
+/** Strokes side by side, a path for each sort of piece: a sheet of hundreds of rows can't afford a picture for each mark. */
+function Strokes({ placed }: { placed: readonly Placed[] }) {
   return (
-    <g>
-      <path className={STING} d="M4.4 3 2.9 18" />
-      <path className="fill-sting" d="M4.7 1.6h11.6l-2.2 4.6 2.2 4.6H3.6z" />
-      <text x="5.6" y="9" className="fill-paper font-bold" fontSize="7.8" stroke="none" fontFamily="var(--font-sans)">{children}</text>
-    </g>
+    <>
+      {PIECES.map((piece, n) => {
+        const drawn = placed.filter(({ code }) => SHAPES[code].includes(piece));
+        return drawn.length > 0 && <path key={n} {...piece.look} d={drawn.map(({ x }) => piece.at(x)).join("")} />;
+      })}
+      {placed.map(({ code, x }) => LETTERS[code] && <text key={x} x={x + 5.6} y="9" className="fill-paper font-bold" fontSize="7.8" stroke="none" fontFamily="var(--font-sans)">{LETTERS[code]}</text>)}
+    </>
   );
 }
 
@@ -50,27 +72,19 @@ function Flag({ children }: { children: string }) {
 export function Stroke({ code, fresh = false, size = 20 }: { code: StrokeCode; fresh?: boolean; size?: number }) {
   return (
     <svg viewBox="0 0 16 20" width={size * 0.8} height={size} aria-hidden="true" strokeWidth="2.2" strokeLinecap="round" className={`overflow-visible ${fresh ? "stroke-drawn" : ""}`}>
-      {SHAPES[code]}
+      <Strokes placed={[{ code, x: 0 }]} />
     </svg>
   );
 }
 
-/**
- * The strokes `from`–`to` of a whole row in one picture, each in its cell: a sheet of hundreds of rows can't afford a picture
- * for each. Strokes of one look share a path, so the shapes are moved, not redrawn.
- */
-export function StrokeLine({ codes, from, to, cell, height }: { codes: string; from: number; to: number; cell: number; height: number }) {
-  const shown = Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => ({ code: codes[from + n] as StrokeCode, x: n * cell + cell / 2 - 8 })).filter(({ code }) => code !== "-");
-  const uprights = shown.filter(({ code }) => code === "u");
+/** The strokes of a whole row in one picture, each in its cell: drawn once, however far it is scrolled. */
+export const StrokeLine = memo(function StrokeLine({ codes, cell, height }: { codes: string; cell: number; height: number }) {
   return (
-    <svg className="pointer-events-none absolute inset-y-0 overflow-visible" style={{ left: from * cell }} width={(to - from + 1) * cell} height={height} aria-hidden="true" strokeWidth="2.2" strokeLinecap="round">
-      <g transform={`translate(0 ${height - 23})`}>
-        {uprights.length > 0 && <path className={LEAF} d={uprights.map(({ x }) => `M${x + 9.2} 2l-2.4 16`).join("")} />}
-        {shown.filter(({ code }) => code !== "u").map(({ code, x }) => <g key={x} transform={`translate(${x} 0)`}>{SHAPES[code]}</g>)}
-      </g>
+    <svg className="pointer-events-none absolute inset-0" width={codes.length * cell} height={height} aria-hidden="true" strokeWidth="2.2" strokeLinecap="round">
+      <g transform={`translate(0 ${height - 23})`}><Strokes placed={Array.from(codes, (code, n) => ({ code: code as StrokeCode, x: n * cell + cell / 2 - 8 }))} /></g>
     </svg>
   );
-}
+});
 
 /** A row of strokes with one text for all of them. */
 export function StrokeRow({ codes, label, size = 18 }: { codes: readonly StrokeCode[]; label: string; size?: number }) {

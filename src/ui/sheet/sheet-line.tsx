@@ -54,10 +54,11 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
       <div role="presentation" className="relative shrink-0" style={{ width: total }}>
+        <StrokeLine codes={row.strokes} cell={cell} height={height} />
         {numbersIn(fromBlock, toBlock).map((block) => {
           const start = block * BLOCK;
           const inBlock = (trip: number) => (trip >= start && trip < start + BLOCK ? trip : -1);
-          return <CellBlock key={block} row={row} number={number} start={start} cell={cell} height={height} lit={inBlock(lit)} focusTrip={inBlock(focusTrip)} fresh={fresh} trips={trips} />;
+          return <CellBlock key={block} row={row} number={number} start={start} cell={cell} lit={inBlock(lit)} focusTrip={inBlock(focusTrip)} fresh={fresh} trips={trips} />;
         })}
       </div>
       <div data-fixed={narrow ? undefined : "right"} role="presentation" className="flex shrink-0 items-center bg-paper pl-2 group-hover/row:bg-leaf-soft sm:sticky sm:right-0 sm:z-10">
@@ -73,15 +74,14 @@ export const RowLine = memo(function RowLine({ row, number, index, top, height, 
   );
 });
 
-interface CellBlockProps extends Pick<RowLineProps, "row" | "number" | "cell" | "height" | "lit" | "focusTrip" | "fresh" | "trips"> {
+interface CellBlockProps extends Pick<RowLineProps, "row" | "number" | "cell" | "lit" | "focusTrip" | "fresh" | "trips"> {
   start: number;
 }
 
-const CellBlock = memo(function CellBlock({ row, number, start, cell, height, lit, focusTrip, fresh, trips }: CellBlockProps) {
+const CellBlock = memo(function CellBlock({ row, number, start, cell, lit, focusTrip, fresh, trips }: CellBlockProps) {
   const end = Math.min(trips.length - 1, start + BLOCK - 1);
   return (
     <>
-      <StrokeLine codes={row.strokes} from={start} to={end} cell={cell} height={height} />
       {numbersIn(start, end).map((trip) => {
         const made = fresh.get(`${row.id}:${trip}`);
         return (

@@ -161,7 +161,7 @@ export function Sheet({ data }: { data: SheetData }) {
 }
 
 /** Lines, and blocks of columns, drawn in one step: more would hold up the page. */
-const LINES_AT_ONCE = 3;
+const LINES_AT_ONCE = 2;
 const BLOCKS_AT_ONCE = 1;
 const NOTHING: Range = { from: 0, to: -1 };
 const isSame = (one: Range, other: Range) => one.from === other.from && one.to === other.to;
