@@ -64,7 +64,7 @@ function withoutEchoes(found: readonly Finding[]): Finding[] {
   if (verbs.has("replace")) for (const verb of ["repair", "service", "prove", "swap"] as const) silent.add(verb);
   if (verbs.has("repair")) silent.add("service").add("prove");
   if (verbs.has("drop")) for (const verb of ["service", "bring only when", "slim", "swap", "prove"] as const) silent.add(verb);
-  if (found.some(({ verb, saves }) => verb === "slim" && saves)) silent.add("keep as cover");
+  if (found.some(({ verb, saves }) => (verb === "slim" || verb === "bring only when") && saves)) silent.add("keep as cover");
   return found.filter((finding) => !silent.has(finding.verb));
 }
 

@@ -38,7 +38,7 @@ export function keep(one: Case): Finding {
   const { item, use, totals, marked, worth, school } = one;
   const light = isTooLight(one) && totals.used.trips < totals.carried.trips / 2;
   const idle = use.uncalledTrips.length > 0 && use.uncalledUsed.length === 0 && use.calledTrips.length > 0;
-  const uses = idle ? `Used on ${use.calledUsed.length} of ${count(use.calledTrips.length, "trip")} that called for it` : `Used on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}`;
+  const uses = idle ? `Used on ${use.calledUsed.length} of ${count(use.calledTrips.length, "trip")} that called for it` : totals.used.trips === 0 ? `Never used on ${count(totals.carried.trips, "trip")}` : `Used on ${totals.used.trips} of ${count(totals.carried.trips, "trip")}`;
   const scarce = worth !== null && worth < school.worthNeeded && use.called.misses > use.called.uses && marked.length > 2;
   const says = one.state !== "active" ? `No longer in use: ${one.state}.`
     : marked.length === 0 ? "No marks yet. Take it, and see."
