@@ -24,7 +24,7 @@ export function SheetControls({ data, asked, found, onAsk }: { data: SheetData; 
   return (
     <div className="no-print mb-1 flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
       <Choice label="Sort by" value={asked.sort} options={Object.keys(SORTS)} onChange={(sort) => onAsk({ ...asked, sort: sort as SortName })} />
-      <input ref={search} type="search" value={asked.find} onChange={(event) => onAsk({ ...asked, find: event.target.value })} aria-label="Find a thing" placeholder="type to find" className="field !min-h-8 !w-36 !py-0.5" />
+      <input ref={search} type="search" value={asked.find} onChange={(event) => onAsk({ ...asked, find: event.target.value })} aria-label="Find a thing" placeholder="find …" className="field !min-h-8 !w-0 min-w-24 flex-1 !py-0.5 sm:!w-36 sm:flex-none" />
       <button type="button" className="btn btn-plain !min-h-8 sm:hidden" aria-expanded={filtering} onClick={() => setFiltering(!filtering)}>Filter</button>
       <span className={`flex-wrap gap-x-3 gap-y-2 sm:contents ${filtering || isFiltered ? "flex" : "hidden"}`}>
         <Choice label="Kind" value={asked.kind} options={kinds} any="every kind" onChange={(kind) => onAsk({ ...asked, kind })} />
