@@ -21,7 +21,7 @@ test("arrow keys walk it, a key marks in place, another tab sees it", () => with
   await expect.poll(focused).toBe("Sun shirt, Sunder crossing: used");
   for (let n = 0; n < 40; n++) await page.keyboard.press("ArrowDown");
   await expect.poll(focused).toMatch(/^(?!Sun shirt).*, Sunder crossing: /);
-  await page.getByPlaceholder("type to find").fill("sun shirt");
+  await page.getByLabel("Find a thing").fill("sun shirt");
   await page.getByRole("gridcell", { name: "Sun shirt, Low fells: used" }).focus();
   await page.keyboard.press("h");
   await page.getByRole("gridcell", { name: "Sun shirt, Low fells: hardly used" }).waitFor();
