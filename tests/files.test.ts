@@ -37,6 +37,9 @@ test("a list in any column order comes in whole or not at all, its doubles left 
   await pasted.fill("where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;soft;Pillow case\noutside;11;Rain shell");
   await page.getByText('Line 3 (Pillow case): weight “soft”').waitFor();
   expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
+  await pasted.fill("where;weight (oz);thing\nlid;0.5 kg;Ear plugs\nmain;80 kg;Pillow case");
+  await page.getByText("Pillow case: 80 kg. That is a lot for one thing.").waitFor();
+  expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
   await pasted.fill("where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;2;Pillow case\noutside;11;Rain shell");
   await page.getByText("already here (Rain shell)").waitFor();
   await page.getByRole("button", { name: /Put 2.things on the shelf/ }).click();

@@ -2,6 +2,7 @@ import { marked, openBook, type Marked } from "./ledger/book";
 import { daysBetween } from "./ledger/days";
 import type { FullItem } from "./kinds";
 import type { ItemId, Log, Trip } from "./model";
+import type { Mass } from "./units/quantity";
 import { stateOf } from "./verdict/history";
 
 /** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
@@ -14,6 +15,10 @@ export interface Problem {
 const LONGEST_TRIP = 731;
 /** Furthest a person walks in one day, in metres; more is a slip of the unit. */
 const FURTHEST_DAY = 200_000;
+
+/** More than this, in grams, is asked about, not refused. */
+const HEAVY = 20_000;
+export const isHeavy = ({ weight }: { readonly weight: Mass | null }) => weight !== null && weight.g > HEAVY;
 
 /** What is wrong within one trip. Paths start at the trip. */
 export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {

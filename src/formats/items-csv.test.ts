@@ -20,6 +20,16 @@ test("a unit column, and a bare number in the owner's unit", () => {
   expect(read("name,weight\nMug,1.8", [], "oz")[0]!.item?.weight).toBe("1.8 oz");
 });
 
+test("other words for the columns, and a price as it is written here or there", () => {
+  const price = (text: string) => read(`Item name,Wt (g),Cost\nMug,52,"${text}"`)[0]!.item;
+  expect(price("€1,200")).toMatchObject({ name: "Mug", weight: "52 g", price: 1200 });
+  expect([price("1,200.50"), price("1.200,50"), price("12,5"), price("12.5"), price("$90")].map((item) => item?.price)).toEqual([1200.5, 1200.5, 12.5, 12.5, 90]);
+});
+
+test("a thing of 80 kg is asked about, not refused", () => {
+  expect(read("name,weight\nSock,80 kg\nMug,52 g").map(({ problem, heavy }) => [problem, heavy])).toEqual([[null, true], [null, false]]);
+});
+
 test("each bad row is named with its line and reason", () => {
   const rows = read("name,weight,price\n,12 g,\nMug,heavy,\nPot,100 g,-4\nSpoon,17 g,9");
   expect(rows.map((row) => row.problem)).toEqual([

@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { isHeavy } from "@/core/check";
 import { findKind, guessKind } from "@/core/kinds";
 import { Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass } from "@/core/units/quantity";
@@ -25,9 +26,9 @@ export function readTable(text: string): CsvTable {
 }
 
 const WORDS: Readonly<Record<CsvField, RegExp>> = {
-  name: /^(name|item|thing|gear|title|what)$/i,
+  name: /^((item|thing|gear|product)s? ?)?(name|item|thing|gear|title|what)$/i,
   kind: /^(kind|type|category|class)$/i,
-  weight: /weight|mass|grams?|^g$|ounces?|^oz$|^kg$/i,
+  weight: /weight|mass|^wt\b|grams?|^g$|ounces?|^oz$|^kg$/i,
   unit: /units?$/i,
   stow: /stow|where|place|pocket|location|rides/i,
   pieces: /pieces|qty|quantity|count|number|^n$/i,
@@ -56,6 +57,8 @@ export interface CsvRow {
   readonly item: Omit<ReturnType<typeof Item.encode>, "id"> | null;
   readonly problem: string | null;
   readonly double: boolean;
+  /** More than one thing weighs: to be asked about, not refused. */
+  readonly heavy: boolean;
 }
 
 /**
@@ -71,7 +74,7 @@ export function readItems(header: readonly string[], rows: readonly (readonly st
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
-    const told = (item: CsvRow["item"], problem: string | null): CsvRow => ({ line: n + 2, name, item, problem, double });
+    const told = (item: CsvRow["item"], problem: string | null, heavy = false): CsvRow => ({ line: n + 2, name, item, problem, double, heavy });
     if (name === "") return told(null, "It has no name.");
     const weight = cell("weight");
     const unit = cell("unit").toLowerCase();
@@ -79,7 +82,7 @@ export function readItems(header: readonly string[], rows: readonly (readonly st
     if (mass && !mass.ok) return told(null, `weight “${weight}${unit ? ` ${unit}` : ""}”: ${mass.why}`);
     const kind = cell("kind");
     const stow = cell("stow").toLowerCase();
-    const price = cell("price").replace(/[^\d.,-]/g, "").replace(",", ".");
+    const price = plainNumber(cell("price"));
     const made = Item.omit({ id: true }).safeParse({
       name, weight: mass?.ok ? mass.value.typed : null,
       kind: (kind && findKind(kind)?.id) || guessKind(name).id,
@@ -94,8 +97,15 @@ export function readItems(header: readonly string[], rows: readonly (readonly st
       const { path, message } = made.error.issues[0]!;
       return told(null, `${path.join(" ")} “${cell(path[0] as CsvField)}”: ${message}`);
     }
-    return told(Item.omit({ id: true }).encode(made.data), null);
+    return told(Item.omit({ id: true }).encode(made.data), null, isHeavy(made.data));
   });
+}
+
+/** A sum of money without its sign: "€1,200.50", "1.200,50" and "1200,50" are all read; a comma before three digits parts thousands. */
+function plainNumber(text: string): string {
+  const bare = text.replace(/[^\d.,-]/g, "");
+  if (/^-?\d{1,3}(,\d{3})+(\.\d+)?$/.test(bare)) return bare.replaceAll(",", "");
+  return (/^-?\d{1,3}(\.\d{3})+,\d+$/.test(bare) ? bare.replaceAll(".", "") : bare).replace(",", ".");
 }
 
 /** Writes the shelf as a table. A cell that a spreadsheet would run as a formula is made harmless. */

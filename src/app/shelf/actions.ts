@@ -1,6 +1,7 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { isHeavy } from "@/core/check";
 import { Item, ItemId, type ItemState } from "@/core/model";
 import { parseLine } from "@/core/shelf/parse-line";
 import { slug } from "@/core/slug";
@@ -11,9 +12,6 @@ import { readSettings } from "@/data/settings";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
 
-/** More than this, in grams, is asked about, not refused. */
-const HEAVY = 20_000;
-
 /** Puts one typed line on the shelf. */
 export async function addLine(line: string, sure: boolean): Promise<Answer<{ id: ItemId; name: string }>> {
   const db = await store();
@@ -23,7 +21,7 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
   const taken = await allItems(db);
   const twin = taken.find((item) => item.state === "active" && item.name.toLowerCase() === parsed.name.toLowerCase());
   if (!sure && twin) return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
-  if (!sure && parsed.weight && parsed.weight.g > HEAVY) return { ok: false, fields: {}, ask: `${parsed.weight.typed} is a lot for one thing. Is that right?` };
+  if (!sure && isHeavy(parsed)) return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
   const made = Item.safeParse({ ...parsed, weight: parsed.weight?.typed ?? null, id: slug(parsed.name, new Set(taken.map((item) => item.id))) });
   if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
   await saveItems(db, [made.data]);
@@ -35,7 +33,7 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
 export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
   const item = Item.safeParse(raw);
   if (!item.success) return refuse(byField(item.error));
-  if (!sure && item.data.weight && item.data.weight.g > HEAVY) return { ok: false, fields: {}, ask: `${item.data.weight.typed} is a lot for one thing. Is that right?` };
+  if (!sure && isHeavy(item.data)) return { ok: false, fields: {}, ask: `${item.data.weight?.typed} is a lot for one thing. Is that right?` };
   const db = await store();
   if (item.data.bag !== null && !(await findItem(db, item.data.bag))) return refuse({ bag: "That bag is no longer on the shelf." });
   await saveItems(db, [item.data]);

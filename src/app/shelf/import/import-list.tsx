@@ -17,6 +17,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const [text, setText] = useState("");
   const [chosen, setChosen] = useState<Mapping>();
   const [doubles, setDoubles] = useState(false);
+  const [sure, setSure] = useState(false);
   const [failed, setFailed] = useState<string>();
   const [busy, start] = useTransition();
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
@@ -24,11 +25,13 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const rows = useMemo(() => (table?.ok && mapping.name !== undefined ? readItems(table.header, table.rows, mapping, new Set(owned), unit) : []), [table, mapping, owned, unit]);
   const bad = rows.filter((row) => row.problem !== null);
   const twice = rows.filter((row) => row.problem === null && row.double);
+  const heavy = rows.filter((row) => row.heavy && (doubles || !row.double));
   const good = rows.flatMap((row) => (row.item !== null && (doubles || !row.double) ? [row.item] : []));
 
   const choose = async (file: File | undefined) => {
     setFailed(undefined);
     setChosen(undefined);
+    setSure(false);
     if (!file) return;
     if (file.size > CSV_LIMIT) return setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
     setText(await file.text());
@@ -47,7 +50,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
         <label className="label" htmlFor="list-file">A CSV file</label>
         <input id="list-file" type="file" accept=".csv,text/csv,text/plain" className="field" onChange={(event) => void choose(event.target.files?.[0])} />
       </div>
-      <TextField label="Or paste it here" value={text} rows={5} onChange={(event) => { setText(event.target.value); setChosen(undefined); setFailed(undefined); }} placeholder={"name,weight,where\nRain shell,312 g,outside"} error={failed ?? (table && !table.ok ? table.why : undefined)} spellCheck={false} />
+      <TextField label="Or paste it here" value={text} rows={5} onChange={(event) => { setText(event.target.value); setChosen(undefined); setFailed(undefined); setSure(false); }} placeholder={"name,weight,where\nRain shell,312 g,outside"} error={failed ?? (table && !table.ok ? table.why : undefined)} spellCheck={false} />
       {table?.ok && (
         <>
           <fieldset>
@@ -63,7 +66,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
           </fieldset>
           {bad.length > 0 && (
             <div role="alert" className="border-l-4 border-sting pl-4">
-              <p className="font-bold text-sting">{count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until they are mended, in the text above.</p>
+              <p className="font-bold text-sting">{count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until {bad.length === 1 ? "it is" : "they are"} mended, in the text above.</p>
               <ul>{bad.slice(0, 30).map((row) => <li key={row.line}>Line {row.line}{row.name && ` (${row.name})`}: {row.problem}</li>)}</ul>
               {bad.length > 30 && <p>… and {bad.length - 30} more.</p>}
             </div>
@@ -72,6 +75,12 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
             <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
               <input type="checkbox" className="mt-1 size-5" checked={doubles} onChange={(event) => setDoubles(event.target.checked)} />
               <span>{count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already here ({twice.slice(0, 6).map((row) => row.name).join(", ")}{twice.length > 6 ? " …" : ""}). Left out, unless you tick this.</span>
+            </label>
+          )}
+          {heavy.length > 0 && (
+            <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
+              <input type="checkbox" className="mt-1 size-5" checked={sure} onChange={(event) => setSure(event.target.checked)} />
+              <span>{heavy.slice(0, 6).map((row) => `${row.name}: ${row.item?.weight}`).join(", ")}{heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend it above.</span>
             </label>
           )}
           {rows.length > 0 && (
@@ -88,7 +97,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
               </table>
             </div>
           )}
-          <button type="button" className="btn btn-leaf" disabled={busy || bad.length > 0 || good.length === 0} onClick={keep}>Put {count(good.length, "thing")} on the shelf</button>
+          <button type="button" className="btn btn-leaf" disabled={busy || bad.length > 0 || good.length === 0 || (heavy.length > 0 && !sure)} onClick={keep}>Put {count(good.length, "thing")} on the shelf</button>
         </>
       )}
     </div>
