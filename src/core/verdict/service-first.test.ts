@@ -34,6 +34,13 @@ describe("what a service may bring back", () => {
     expect(lead(kind, [walk("09", mark)]).verb).toBe(verb);
   });
 
+  test("a nuisance of that sort, twice, is serviced and not swapped; of another sort it is swapped", () => {
+    const twice = (kind: string, note: string) => lead(kind, [walk("08", { trouble: "nuisance", note }), walk("09", { trouble: "nuisance", note })]);
+    expect(twice("rain shell", "wets out after an hour")).toMatchObject({ verb: "service", says: "Wets out after an hour, on 2\u00a0trips. First wash and reproof; if that does not bring it back, replace it." });
+    expect(twice("filter", "takes for ever")).toMatchObject({ verb: "service", says: expect.stringMatching(/^Slow on 2.trips\. First backflush/) });
+    expect(twice("rain shell", "the hood flaps").verb).toBe("swap");
+  });
+
   const leak = { trouble: "failed", cause: "worn", note: "leaked" };
   const sealed = [{ on: "2026-09-20", what: "service" }];
 

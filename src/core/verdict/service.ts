@@ -4,7 +4,7 @@ import type { EntryWhat } from "../model";
 import { count } from "../units/speak";
 import { isCritical, type Case } from "./case";
 import { canComeBack } from "./replace";
-import { serviceFirst } from "./service-first";
+import { cureFor, serviceFirst } from "./service-first";
 import type { Finding } from "./verdict";
 import { onTrips, sayReading, sayTrouble, sayWear } from "./words";
 
@@ -43,20 +43,23 @@ function bringsBack(one: Case): Finding | null {
   };
 }
 
-/** Slow again and again, or measured so: leaks and clogs get service first, then proof. */
+/** Slow, or letting the wet in, again and again, or measured so: leaks and clogs get service first, then proof. */
 export function clogged(one: Case): Finding | null {
   const { item, kind, marked, readings } = one;
-  const since = lastOf(one, ["service"]) ?? "";
+  const since = lastOf(one, ["service", "wash"]) ?? "";
   const low = readings.find(({ rule, points }) => canComeBack(rule.what) && points.at(-1)!.y <= rule.limit);
-  const slow = item.jobs.includes("treat water") ? marked.filter(({ outing, mark }) => mark.trouble === "nuisance" && outing.trip.ends > since).map(({ outing }) => outing.trip.id) : [];
-  if (!low && slow.length < 2) return null;
-  const what = kind.services[0]?.what ?? "clean it";
+  const water = item.jobs.includes("treat water");
+  const annoyed = marked.filter(({ outing, mark }) => mark.trouble === "nuisance" && outing.trip.ends > since && (water || cureFor(kind, mark.note)));
+  if (!low && annoyed.length < 2) return null;
+  const trips = annoyed.map(({ outing }) => outing.trip.id);
+  const what = cureFor(kind, annoyed.at(-1)?.mark.note ?? "")?.what ?? kind.services[0]?.what ?? "clean it";
+  const told = water ? "Slow" : `${annoyed.at(-1)?.mark.note.replace(/\.$/, "")},`;
   return {
     verb: "service", urgency: "before next trip", sureness: low ? "sure" : "likely",
     says: low ? `Its ${low.rule.what} was ${sayReading(low.rule, low.points.at(-1)!.y)} on ${low.last}, at or below ${sayReading(low.rule, low.rule.limit)}. First ${what}, then measure again.`
-      : `Slow ${onTrips(slow, one)}${since ? ` since it was cleaned on ${since}` : ""}. First ${what}; if that does not bring it back, replace it.`,
+      : `${told.charAt(0).toUpperCase()}${told.slice(1)} ${onTrips(trips, one)}${since ? ` since it was ${water ? "cleaned" : "seen to"} on ${since}` : ""}. First ${what}; if that does not bring it back, replace it.`,
     rule: "What a service may bring back is serviced before it is replaced.",
-    evidence: [{ text: low ? `${low.rule.what}: ${low.points.map(({ y }) => y).join(", ")}` : "marked as a nuisance", trips: slow }],
+    evidence: [{ text: low ? `${low.rule.what}: ${low.points.map(({ y }) => y).join(", ")}` : "marked as a nuisance", trips }],
   };
 }
 
