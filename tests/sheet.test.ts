@@ -51,6 +51,19 @@ test("sorts, filters, lights a trip, and a letter after g goes places", () => wi
   await page.close();
 }));
 
+test("on paper every line is drawn, not only those in view", () => withApp("demo", async (app) => {
+  const { page, faults } = await openPage(browser, app.url);
+  const lines = () => page.getByRole("rowheader").count();
+  await expect.poll(lines).toBeGreaterThan(20);
+  expect(await lines()).toBeLessThan(40);
+  await page.evaluate(() => window.dispatchEvent(new Event("beforeprint")));
+  expect(await lines()).toBeGreaterThan(78);
+  await page.evaluate(() => window.dispatchEvent(new Event("afterprint")));
+  await expect.poll(lines).toBeLessThan(40);
+  expect(faults).toEqual([]);
+  await page.close();
+}));
+
 test("on a phone it opens on the latest trip, and the names stay in view beside it", () => withApp("demo", async (app) => {
   const { page, faults } = await openPage(browser, app.url, PHONE);
   const right = async (name: string) => { const box = (await page.getByRole("gridcell", { name }).boundingBox())!; return box.x + box.width; };

@@ -6,7 +6,7 @@ const LOOK: Record<Verb, string> = {
   repair: "text-sting font-bold",
   service: "text-stem font-semibold",
   prove: "text-stem font-semibold",
-  drop: "bg-ink text-paper px-1.5 font-bold",
+  drop: "bg-ink text-paper px-1.5 font-bold print:bg-transparent print:px-0 print:text-ink print:underline",
   "bring only when": "text-leaf font-semibold",
   slim: "text-leaf font-semibold",
   swap: "text-stem font-semibold",

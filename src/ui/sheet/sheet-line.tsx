@@ -22,7 +22,7 @@ export const numbersIn = (from: number, to: number) => Array.from({ length: Math
 
 export const GroupLine = memo(function GroupLine({ line, units, index, top, height }: { line: { group: string; grams: number }; units: Units; index: number; top: number; height: number }) {
   return (
-    <div role="row" aria-rowindex={index} style={{ top, height }} className="absolute inset-x-0 flex items-end border-b border-rule-strong">
+    <div role="row" aria-rowindex={index} style={{ top, height }} className="absolute inset-x-0 flex items-end border-b border-rule-strong print:!relative print:!top-0">
       <div role="rowheader" className="sticky left-0 flex items-baseline gap-2 bg-paper pb-0.5 pr-3 font-head text-[0.9rem] leading-tight font-bold">
         {line.group} <span className="num text-xs font-normal text-muted">{sayMass(line.grams, units)}</span>
       </div>
@@ -45,7 +45,7 @@ interface RowLineProps extends Span {
 
 export const RowLine = memo(function RowLine({ row, number, index, top, height, total, cell, fromBlock, toBlock, lit, narrow, focusTrip, fresh, trips }: RowLineProps) {
   return (
-    <div role="row" aria-rowindex={index} style={{ top, height }} className="group/row absolute inset-x-0 flex contain-layout items-stretch border-b border-rule">
+    <div role="row" aria-rowindex={index} style={{ top, height }} className="group/row absolute inset-x-0 flex contain-layout items-stretch border-b border-rule print:!relative print:!top-0 print:break-inside-avoid">
       <div role="rowheader" data-fixed="left" className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]">
         <Link href={`/item/${row.id}`} prefetch={false} className="min-w-0 flex-1 leading-tight hover:underline sm:truncate" title={row.name}>
           <span className="block truncate font-semibold">{row.name}</span>

@@ -13,7 +13,7 @@ import { SheetControls } from "./sheet-controls";
 import { BLOCK, GroupLine, numbersIn, RowLine } from "./sheet-line";
 import type { SheetData } from "./sheet-data";
 import { TrailStrip } from "./trail-strip";
-import { useMedia } from "./use-media";
+import { useMedia, usePrinting } from "./use-media";
 
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
 /** How a mark made here looks until the server has judged it. */
@@ -38,6 +38,7 @@ export function Sheet({ data }: { data: SheetData }) {
   const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
   const wanted = useRef<Place>(undefined);
   const [drawn, setDrawn] = useState({ lines: NOTHING, blocks: NOTHING });
+  const printing = usePrinting();
   const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
@@ -123,7 +124,11 @@ export function Sheet({ data }: { data: SheetData }) {
     const frame = requestAnimationFrame(() => startTransition(() => setDrawn(next)));
     return () => cancelAnimationFrame(frame);
   }, [drawn, inView]);
-  const span = { total: columns.getTotalSize(), cell, fromBlock: drawn.blocks.from, toBlock: drawn.blocks.to };
+  // On paper there is no scrolling: every line and trip is drawn, without the cells that are only there to be pressed.
+  const linesDrawn = printing ? { from: 0, to: lines.length - 1 } : drawn.lines;
+  const spanOf = ({ from, to }: Range) => ({ total: columns.getTotalSize(), cell, fromBlock: from, toBlock: to });
+  const span = spanOf(printing ? NOTHING : drawn.blocks);
+  const heads = spanOf(printing ? { from: 0, to: Math.floor(data.trips.length / BLOCK) } : drawn.blocks);
   useEffect(() => {
     if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current)) wanted.current = undefined;
   }, [drawn]);
@@ -138,13 +143,13 @@ export function Sheet({ data }: { data: SheetData }) {
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
-      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none" onKeyDown={onKeyDown} onFocus={onFocus}>
+      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none print:overflow-visible" onKeyDown={onKeyDown} onFocus={onFocus}>
         <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="min-w-full" style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
           onMouseOver={nameOnHover}>
-          <TrailStrip data={data} span={span} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
+          <TrailStrip data={data} span={heads} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
           {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
           <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
-            {numbersIn(drawn.lines.from, Math.min(drawn.lines.to, lines.length - 1)).map((index) => {
+            {numbersIn(linesDrawn.from, Math.min(linesDrawn.to, lines.length - 1)).map((index) => {
               const line: Line = lines[index]!;
               if ("group" in line) return <GroupLine key={line.group} line={line} units={data.units} index={index + 2} top={index * height} height={height} />;
               const number = rowNumber.get(index)!;

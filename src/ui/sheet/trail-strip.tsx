@@ -11,7 +11,7 @@ export function TrailStrip({ data, span, lit, narrow, onLight }: { data: SheetDa
   const furthest = Math.max(...data.trips.map((trip) => trip.metres), 1);
   const dense = span.cell < 24;
   return (
-    <div role="rowgroup" data-fixed="top" className="sticky top-0 z-20 bg-paper">
+    <div role="rowgroup" data-fixed="top" className="sticky top-0 z-20 bg-paper print:static">
       <div role="row" aria-rowindex={1} className="flex items-end border-b-2 border-ink">
         <div role="columnheader" className="sticky left-0 z-10 w-[9.4rem] shrink-0 self-stretch bg-paper pb-1 sm:w-[15.5rem]">
           <p className="no-print absolute top-1 left-0 hidden w-52 text-[0.8rem] leading-6 text-muted tabs:block">
