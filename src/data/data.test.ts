@@ -10,6 +10,7 @@ import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
 import { readLog, replaceLog } from "./log";
 import { migrate } from "./migrate";
+import { saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
 import { liteStore } from "./store";
 import { findTrip, removeTrip, saveTrips } from "./trips";
@@ -52,6 +53,17 @@ describe("what is kept is what is read", () => {
     const oldest = <T extends { id: string }>(records: readonly T[], dayOf: (record: T) => string) => [...records].sort((a, b) => (dayOf(a) + a.id < dayOf(b) + b.id ? -1 : 1));
     const inOrder = { ...log, trips: oldest(log.trips, (walk) => walk.starts), entries: oldest(log.entries, (entry) => entry.on), rulings: oldest(log.rulings, (ruling) => ruling.on) };
     await withLog(log, async (db) => expect(await readLog(db)).toEqual(inOrder));
+  });
+
+  test("a ruling is on a thing, or on something to add, and never on both or neither", async () => {
+    const ruled = logOf({
+      items: [{ id: "mug", name: "Mug", kind: "mug" }],
+      rulings: [{ id: "a", item: "mug", verb: "drop", decision: "agree", on: "2026-06-01" }, { id: "b", what: "Sit mat", verb: "add", decision: "overrule", reason: "soft ground", again: 2, on: "2026-06-02", trips: 3, troubles: 2 }],
+    });
+    await withLog(ruled, async (db) => expect(await readLog(db)).toEqual(ruled));
+    for (const both of [{ item: MUG, what: "Sit mat" }, { item: null, what: null }]) {
+      await expect(withLog(ruled, (db) => saveRulings(db, [{ ...ruled.rulings[0]!, id: "c", ...both }]))).rejects.toThrow(/ruling_on_one/);
+    }
   });
 
   test("any mark: the plain ones, kept as a letter, and those with more to say", async () => {
