@@ -63,11 +63,15 @@ export function historyOf(item: FullItem, book: Book, marks: readonly Marked[]):
   const open = last && !heldSince && (lastMend === null || lastMend < last.on) ? last : null;
   return {
     troubles, open, repairs,
-    lastRepair: lastOfDays(repairs.at(-1)?.on, last && entries.find((entry) => (entry.what === "repair" || entry.what === "service") && entry.on >= last.on)?.on),
+    lastRepair: lastOfDays(repairs.at(-1)?.on, last && answerTo(last, entries)?.on),
     lastService: entries.findLast((entry) => ["service", "wash", "restock", "check", "repair"].includes(entry.what))?.on ?? null,
     piecesOut: marks.reduce((sum, { outing, mark }) => sum + (mark.pieces && !madeGoodSince(entries, outing.trip.ends) ? mark.pieces : 0), 0),
   };
 }
+
+/** The repair or service that a trouble was answered with; what was flat or empty and was filled is as good as it was. */
+const answerTo = ({ on, mark }: Trouble, entries: readonly Entry[]) =>
+  mark?.cause === "flat or empty" ? undefined : entries.find((entry) => (entry.what === "repair" || entry.what === "service") && entry.on >= on);
 
 const lastOfDays = (...days: readonly (string | null | undefined)[]) => days.filter((day) => day != null).sort().at(-1) ?? null;
 

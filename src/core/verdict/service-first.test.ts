@@ -49,6 +49,10 @@ describe("what a service may bring back", () => {
     expect(lead("tent", [walk("09", leak), walk("10")], sealed).verb).toBe("keep");
   });
 
+  test("what was flat and is charged again is as good as it was", () => {
+    expect(lead("head torch", [walk("09", { trouble: "failed", cause: "flat or empty" })], sealed).verb).toBe("keep");
+  });
+
   test("come back after a service, it is replaced", () => {
     expect(lead("tent", [walk("09", leak), walk("10", leak)], sealed)).toMatchObject({ verb: "replace", says: expect.stringContaining("worn out") });
     expect(lead("filter", [walk("09", { trouble: "failed", note: "clogged" }), walk("10", { trouble: "failed", note: "clogged again" })], sealed).verb).toBe("replace");
