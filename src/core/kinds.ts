@@ -196,6 +196,21 @@ function named(word: string): Kind | undefined {
   return BY_ID.get(word) ?? BY_ID.get(spaced) ?? BY_ID.get(ALIASES[word] ?? ALIASES[spaced] ?? "") ?? BY_ID.get(spaced.replace("first aid", "first-aid"));
 }
 
+/** A name as it is compared: without capitals and outer blanks. */
+export const inPlain = (name: string) => name.trim().toLowerCase();
+
+/** Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it in its own name? */
+export function isCalled({ name, kind: id }: Pick<Item, "name" | "kind">, what: string): boolean {
+  const words = new Set(inPlain(name).split(/\s+/));
+  return findKind(what)?.id === id || inPlain(what).split(/\s+/).every((word) => words.has(word));
+}
+
+/** When a service is due, beside by its count: "each season", "after a patch". */
+export const whenServiced = ({ seasonal, days, washes, stored, afterMending, cures }: ServiceRule): string[] => [
+  seasonal ? "each season" : "", days === undefined ? "" : `after ${days} days`, washes === undefined ? "" : `or ${washes} washes`,
+  stored === undefined ? "" : `after ${stored} days in store`, afterMending ? "after a patch" : "", cures ? `first, against ${cures === "lost loft" ? cures : `a ${cures}`}` : "",
+].filter(Boolean);
+
 /**
  * The kind as the trade has it, before the owner's own numbers (`rules.ts`).
  *

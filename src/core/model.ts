@@ -209,6 +209,7 @@ export const Entry = z.object({
 });
 export type Entry = z.infer<typeof Entry>;
 
+/** The verbs, in the order of precedence among equals. */
 export const Verb = z.enum(["replace", "repair", "service", "prove", "drop", "bring only when", "slim", "swap", "add", "keep as cover", "keep"]);
 export type Verb = z.infer<typeof Verb>;
 

@@ -1,4 +1,4 @@
-import { KINDS, type Kind, type ServiceRule } from "@/core/kinds";
+import { KINDS, whenServiced, type Kind, type ServiceRule } from "@/core/kinds";
 import { METRES_PER_MILE } from "@/core/units/quantity";
 
 /** docs/kinds.md: every kind with what it brings, for whoever writes a file by hand or doubts a number. */
@@ -28,10 +28,7 @@ function wearOf(kind: Kind): string {
   return (kind.wears === "none" ? "" : unit) + life + (kind.ageDays === null ? "" : `: replaced after ${kind.ageDays} days`);
 }
 
-function serviceOf({ what, every, seasonal, days, washes, stored, afterMending, cures }: ServiceRule, kind: Kind): string {
-  const when = [
-    every === undefined ? "" : `every ${amount(every, kind)}`, seasonal ? "each season" : "", days === undefined ? "" : `after ${days} days`, washes === undefined ? "" : `or ${washes} washes`,
-    stored === undefined ? "" : `after ${stored} days in store`, afterMending ? "after a patch" : "", cures ? `first, against ${cures === "lost loft" ? cures : `a ${cures}`}` : "",
-  ].filter(Boolean).join(", ");
-  return `${what} (${when})`;
+function serviceOf(rule: ServiceRule, kind: Kind): string {
+  const { what, every } = rule;
+  return `${what} (${[...(every === undefined ? [] : [`every ${amount(every, kind)}`]), ...whenServiced(rule)].join(", ")})`;
 }

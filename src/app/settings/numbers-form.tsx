@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { KINDS, type Kind } from "@/core/kinds";
+import { KINDS, whenServiced, type Kind } from "@/core/kinds";
 import { Consequence, Terrain, type KindNumbers, type Settings } from "@/core/model";
 import { TERRAIN_WEAR, TOO_LIKELY } from "@/core/rules";
 import { SCHOOLS } from "@/core/verdict/schools";
@@ -114,7 +114,7 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
           <OwnNumber key={what} label={`${what.charAt(0).toUpperCase()}${what.slice(1)} every, ${unit}`} own={show(own.services?.[what])} fallback={wearNumber(every!, kind.wears, units)} source={unit} error={error(`services.${what}`)} onKeep={(value) => set({ services: put(own.services, what, store(value)) })} />
         ))}
       </div>
-      {kind.services.some(({ every }) => every === undefined) && <p className="hint mt-2">Also looked after: {kind.services.filter(({ every }) => every === undefined).map(sayService).join("; ")}.</p>}
+      {kind.services.some(({ every }) => every === undefined) && <p className="hint mt-2">Also looked after: {kind.services.filter(({ every }) => every === undefined).map((rule) => `${rule.what} (${whenServiced(rule).join(", ")})`).join("; ")}.</p>}
       {lives[id] && <LivesSoFar lives={lives[id]} kind={kind} settings={settings} onUse={(fit) => set({ median: fit.median, shape: fit.shape })} />}
     </section>
   );
@@ -122,9 +122,6 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
 
 const put = (record: Readonly<Record<string, number>> | undefined, key: string, value: number | undefined): Record<string, number> =>
   Object.fromEntries([...Object.entries(record ?? {}).filter(([each]) => each !== key), ...(value === undefined ? [] : [[key, value] as const])]);
-
-const sayService = ({ what, seasonal, days, washes, stored, afterMending, cures }: Kind["services"][number]) =>
-  `${what} (${[seasonal ? "each season" : "", days ? `after ${days} days` : "", washes ? `or ${washes} washes` : "", stored ? `after ${stored} days in store` : "", afterMending ? "after a patch" : "", cures ? `first, against ${cures === "lost loft" ? cures : `a ${cures}`}` : ""].filter(Boolean).join(", ")})`;
 
 function LivesSoFar({ lives: { wornOut, all, half, fit }, kind, settings: { units }, onUse }: { lives: OwnLives; kind: Kind; settings: Settings; onUse: (fit: { median: number; shape: number }) => void }) {
   const say = (wear: number) => `${Math.round(wearNumber(wear, kind.wears, units))} ${wearUnitName(kind.wears, units)}`;

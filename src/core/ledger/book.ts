@@ -1,4 +1,4 @@
-import { type FullItem, withDefaults } from "../kinds";
+import { inPlain, type FullItem, withDefaults } from "../kinds";
 import { medianOf } from "../median";
 import type { Carry, Entry, ItemId, Log, Mark, Ruling, SchoolName, Settings, Trigger, Trip, TripId } from "../model";
 import { rulesOf, type Rules } from "../rules";
@@ -93,9 +93,6 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     item: (id) => byId.get(id),
   };
 }
-
-/** A name as it is compared: without capitals and outer blanks. */
-export const inPlain = (name: string) => name.trim().toLowerCase();
 
 /** The same book, judged by another school. */
 export const withSchool = (book: Book, school: SchoolName): Book => ({ ...book, rules: { ...book.rules, school: rulesOf(book.settings, school).school } });

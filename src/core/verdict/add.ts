@@ -1,5 +1,5 @@
-import { findKind, withDefaults, type FullItem } from "../kinds";
-import { inPlain, type Book, type Outing } from "../ledger/book";
+import { inPlain, isCalled, withDefaults, type FullItem } from "../kinds";
+import type { Book, Outing } from "../ledger/book";
 import { groupBy } from "../ledger/group";
 import { Item, type Job, type Ruling, type TripId } from "../model";
 import { count, listWords } from "../units/speak";
@@ -57,7 +57,7 @@ function missed(book: Book): Found[] {
     const grave = its.some(({ cost }) => cost === "danger" || cost === "trip-ending");
     if (its.length < 2 && !grave) return [];
     const { what, outing: last } = its.at(-1)!;
-    const atHome = book.items.filter((item) => item.state === "active" && isLike(item, what) && book.carriedOf(item.id).every(({ outing }) => outing !== last));
+    const atHome = book.items.filter((item) => item.state === "active" && isCalled(item, what) && book.carriedOf(item.id).every(({ outing }) => outing !== last));
     if (atHome.some((item) => (item.acquired ?? "") > last.trip.ends || book.carriedOf(item.id).some(({ outing }) => outing.n > last.n))) return [];
     const [owned = null] = atHome;
     const trips: TripId[] = its.map(({ outing }) => outing.trip.id);
@@ -69,12 +69,6 @@ function missed(book: Book): Found[] {
       rule: "Added when missed twice, or once where that was dangerous or ended the trip.",
     }];
   });
-}
-
-/** Is it what was missed: of the kind that the name says, or with every word of it in its own name? */
-function isLike({ name, kind }: FullItem, what: string): boolean {
-  const words = new Set(inPlain(name).split(/\s+/));
-  return findKind(what)?.id === kind || inPlain(what).split(/\s+/).every((word) => words.has(word));
 }
 
 /** Things on a shelf below which it is no whole list yet, and says nothing about what is lacking. */

@@ -1,4 +1,4 @@
-import type { ItemId, OwnerCall, Ruling, TripId, Verb } from "../model";
+import { Verb, type ItemId, type OwnerCall, type Ruling, type TripId } from "../model";
 import type { Book } from "../ledger/book";
 import { bringOnlyWhen } from "./bring-only-when";
 import { isCritical, openCase, resurvey, survey, touchedBy, type Case, type Survey } from "./case";
@@ -70,8 +70,6 @@ function withoutEchoes(found: readonly Finding[]): Finding[] {
 
 const isRoutine = ({ verb, urgency }: Pick<Finding, "verb" | "urgency">) => (verb === "service" || verb === "prove") && urgency === "when convenient";
 
-const ORDER: readonly Verb[] = ["replace", "repair", "service", "prove", "drop", "bring only when", "slim", "swap", "add", "keep as cover", "keep"];
-
 /**
  * Danger first (replace, repair or prove on a critical item), then the order of the verbs; what the owner overruled or
  * put off comes last, and before it what is routine. A repair only to be watched does not push ahead of one to act on.
@@ -80,7 +78,7 @@ export function precedence(verdict: Pick<Verdict, "verb" | "urgency" | "ruling">
   const overruled = verdict.ruling && verdict.ruling.decision !== "agree" ? 1000 : 0;
   const danger = isCritical(one) && ["replace", "repair", "prove"].includes(verdict.verb) && verdict.urgency !== "watch" ? 0 : 100;
   const routine = isRoutine(verdict) || (verdict.verb === "repair" && verdict.urgency === "watch") ? 500 : 0;
-  return overruled + routine + danger + ORDER.indexOf(verdict.verb);
+  return overruled + routine + danger + Verb.options.indexOf(verdict.verb);
 }
 
 function stakeOf({ item, totals }: Case, { verb, saves }: Finding): Stake {

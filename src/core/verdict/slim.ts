@@ -1,4 +1,4 @@
-import { findKind } from "../kinds";
+import { isCalled } from "../kinds";
 import type { Job } from "../model";
 import { count, percent } from "../units/speak";
 import type { Case } from "./case";
@@ -36,7 +36,7 @@ function carriedHome(one: Case): Finding | null {
   const { item, use, marked } = one;
   if (item.load !== "consumable" || item.cover) return null;
   const lately = marked.flatMap(({ outing: { trip }, mark }) => {
-    const told = trip.supplies.filter(({ what, out }) => out > 0 && isOf(what, one)).map(({ unit, out, back }) => ({ trip, share: back / out, words: `last time ${back} of ${out}\u00a0${unit}` }));
+    const told = trip.supplies.filter(({ what, out }) => out > 0 && isCalled(item, what)).map(({ unit, out, back }) => ({ trip, share: back / out, words: `last time ${back} of ${out}\u00a0${unit}` }));
     const unopened = mark.use === "unused" && use.calledUnused.includes(trip.id);
     return told.length || !unopened ? told : [{ trip, share: 1, words: "last time all of it" }];
   }).slice(-3);
@@ -52,8 +52,6 @@ function carriedHome(one: Case): Finding | null {
     evidence: [{ text: `${percent(share)} carried home`, trips }],
   };
 }
-
-const isOf = (what: string, { item }: Case) => findKind(what)?.id === item.kind || item.name.toLowerCase().includes(what.trim().toLowerCase());
 
 /** A kit of parts, not for safety, that was little more than opened. */
 function hardlyOpened(one: Case): Finding | null {

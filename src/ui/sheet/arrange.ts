@@ -1,4 +1,4 @@
-import type { Job, Stow, Verb } from "@/core/model";
+import { Verb, type Job, type Stow } from "@/core/model";
 import type { SheetRow } from "./sheet-data";
 
 /** What the owner asked of the sheet: plain data, computed from below. */
@@ -14,11 +14,10 @@ export interface Asked {
 
 export const EVERYTHING: Asked = { sort: "where it rides", find: "", kind: "", job: "", verb: "", trip: -1 };
 
-const VERB_ORDER: readonly Verb[] = ["replace", "repair", "prove", "service", "drop", "bring only when", "slim", "swap", "add", "keep as cover", "keep"];
 
 export const SORTS = {
   "where it rides": (a: SheetRow, b: SheetRow) => RIDES.indexOf(a.stow) - RIDES.indexOf(b.stow),
-  verdict: (a: SheetRow, b: SheetRow) => Number(a.ruled) - Number(b.ruled) || VERB_ORDER.indexOf(a.verb) - VERB_ORDER.indexOf(b.verb),
+  verdict: (a: SheetRow, b: SheetRow) => Number(a.ruled) - Number(b.ruled) || Verb.options.indexOf(a.verb) - Verb.options.indexOf(b.verb),
   "dead weight": (a: SheetRow, b: SheetRow) => b.dead - a.dead,
   distance: (a: SheetRow, b: SheetRow) => b.metres - a.metres,
   worth: (a: SheetRow, b: SheetRow) => a.worth - b.worth,
