@@ -74,6 +74,9 @@ describe("use", () => {
     expect(lead(pads("hardly"), "Foam")).toMatchObject({ verb: "slim", says: "Two for one job went along, and the air was enough on 4\u00a0trips. If one stays home, it is this one.", stake: { grams: 410 } });
     expect(lead(pads("hardly"), "Air").verb).toBe("keep");
     expect(lead(pads("used"), "Foam").verb).toBe("keep");
+    const often = pads("hardly");
+    const mostly = [...often.trips.slice(0, 3), ...trips(8, () => ({ marks: [{ item: "Air", use: "used" }, { item: "Foam", use: "used" }] })).slice(3)];
+    expect(lead({ ...often, trips: mostly }, "Foam").verb, "used more often than not").toBe("keep");
   });
 
   test("what may stay home is not said to stay as well; hardly used is not called never used", () => {
