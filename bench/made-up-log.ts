@@ -14,11 +14,24 @@ export function madeUpLog(itemCount: number, tripCount: number): Log {
   const start = Date.UTC(2015, 0, 3);
   const day = (n: number) => new Date(start + n * 86_400_000).toISOString().slice(0, 10);
   const trips = Array.from({ length: tripCount }, (_, n) => ({
-    id: `trip-${n}`, name: `Walk ${n}`, starts: day(n * 20), ends: day(n * 20 + Math.floor(random() * 9)), distance: `${Math.round(10 + random() * 30)} km`, terrain: pick(["soft", "mixed", "rock"]),
-    conditions: { rain: pick(["none", "some", "strong"]), cold: pick(["none", "some"]), bugs: pick(["none", "some"]), sun: pick(["none", "some"]) },
+    id: `trip-${n}`,
+    name: `Walk ${n}`,
+    starts: day(n * 20),
+    ends: day(n * 20 + Math.floor(random() * 9)),
+    distance: `${Math.round(10 + random() * 30)} km`,
+    terrain: pick(["soft", "mixed", "rock"]),
+    conditions: {
+      rain: pick(["none", "some", "strong"]),
+      cold: pick(["none", "some"]),
+      bugs: pick(["none", "some"]),
+      sun: pick(["none", "some"]),
+    },
     marks: items.map(({ id }) => ({
-      item: id, use: pick(["used", "used", "used", "hardly", "unused"]),
-      ...(random() < 0.05 ? { trouble: pick(["nuisance", "damaged"]), condition: 3, note: "something to say" } : {}),
+      item: id,
+      use: pick(["used", "used", "used", "hardly", "unused"]),
+      ...(random() < 0.05
+        ? { trouble: pick(["nuisance", "damaged"]), condition: 3, note: "something to say" }
+        : {}),
     })),
   }));
   const read = readLogFile(JSON.stringify({ format: FORMAT, version: VERSION, items, trips }));

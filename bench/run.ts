@@ -27,7 +27,8 @@ const timed = async (work: () => unknown): Promise<number> => {
   return performance.now() - start;
 };
 
-const middle = (numbers: readonly number[]) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)]!;
+const middle = (numbers: readonly number[]) =>
+  [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)]!;
 
 /** Median time in ms of some runs, after two that warm up. */
 async function median(work: () => unknown, runs = 9): Promise<number> {
@@ -40,7 +41,13 @@ async function median(work: () => unknown, runs = 9): Promise<number> {
  * Times `work` against `base`, turn about, so that what slows the machine slows both; after two turns that warm up.
  * Tells the median of the ratios, and the least and the most of them.
  */
-async function against(base: () => unknown, what: string, work: () => unknown, aim: string, runs = 15): Promise<void> {
+async function against(
+  base: () => unknown,
+  what: string,
+  work: () => unknown,
+  aim: string,
+  runs = 15,
+): Promise<void> {
   const turns: { ms: number; ratio: number }[] = [];
   for (let n = 0; n < runs + 2; n++) {
     const of = await timed(base);
@@ -48,7 +55,13 @@ async function against(base: () => unknown, what: string, work: () => unknown, a
     if (n >= 2) turns.push({ ms, ratio: ms / of });
   }
   const ratios = turns.map(({ ratio }) => ratio);
-  console.log(`${what.padEnd(58)} ${middle(turns.map(({ ms }) => ms)).toFixed(0).padStart(6)} ms  ${middle(ratios).toFixed(2).padStart(6)} ×  (${Math.min(...ratios).toFixed(1)} to ${Math.max(...ratios).toFixed(1)})   aim ${aim}`);
+  console.log(
+    `${what.padEnd(58)} ${middle(turns.map(({ ms }) => ms))
+      .toFixed(0)
+      .padStart(
+        6,
+      )} ms  ${middle(ratios).toFixed(2).padStart(6)} ×  (${Math.min(...ratios).toFixed(1)} to ${Math.max(...ratios).toFixed(1)})   aim ${aim}`,
+  );
 }
 
 async function speedOfJudgement(folder: string): Promise<string> {
@@ -57,18 +70,31 @@ async function speedOfJudgement(folder: string): Promise<string> {
   const store = liteStore(lite);
   await migrate(store);
   await store.transaction((tx) => replaceLog(tx, madeUpLog(ITEMS, TRIPS)));
-  const aggregate = () => store.query(
-    `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
+  const aggregate = () =>
+    store.query(
+      `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
        from carry c join trip t on t.id = c.trip join (select trip, sum(distance_m) as metres from leg group by trip) l on l.trip = t.id
       group by c.item, c.use`,
+    );
+  console.log(
+    `${"one plain SQL aggregate over the marks".padEnd(58)} ${(await median(aggregate)).toFixed(0).padStart(6)} ms`,
   );
-  console.log(`${"one plain SQL aggregate over the marks".padEnd(58)} ${(await median(aggregate)).toFixed(0).padStart(6)} ms`);
-  await against(aggregate, "tally page's server work: query, judgement, sheet", async () => {
-    const book = openBook(await readLog(store), TODAY);
-    sheetOf(book, judge(book));
-  }, "≤ 5 ×");
+  await against(
+    aggregate,
+    "tally page's server work: query, judgement, sheet",
+    async () => {
+      const book = openBook(await readLog(store), TODAY);
+      sheetOf(book, judge(book));
+    },
+    "≤ 5 ×",
+  );
   const log = await readLog(store);
-  await against(aggregate, "whole verdict run, from the log in memory", () => judge(openBook(log, TODAY)), "≤ 5 ×");
+  await against(
+    aggregate,
+    "whole verdict run, from the log in memory",
+    () => judge(openBook(log, TODAY)),
+    "≤ 5 ×",
+  );
   const book = openBook(log, TODAY);
   const surveyed = survey(book);
   const judgements = judgeAll(surveyed);
@@ -80,9 +106,19 @@ async function speedOfJudgement(folder: string): Promise<string> {
     const item = book.items[(next += 7) % ITEMS]!.id;
     return { item, trip: book.outings[next % TRIPS]!.trip.id, mark: Mark.parse({ use: "unused" }) };
   };
-  const one = await median(() => { const mark = changed(); rejudge(surveyed, withMark(book, mark), mark.item); }, 99);
-  console.log(`${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`);
-  await against(aggregate, "what if: another school", () => whatIf(surveyed, judgements, { school: "lean" }), "–");
+  const one = await median(() => {
+    const mark = changed();
+    rejudge(surveyed, withMark(book, mark), mark.item);
+  }, 99);
+  console.log(
+    `${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`,
+  );
+  await against(
+    aggregate,
+    "what if: another school",
+    () => whatIf(surveyed, judgements, { school: "lean" }),
+    "–",
+  );
   const snapshot = path.join(folder, "big.tar");
   await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
   await store.close();
@@ -91,9 +127,19 @@ async function speedOfJudgement(folder: string): Promise<string> {
 
 async function speedOfTracks(): Promise<void> {
   console.log(`\nGPX of ${POINTS} points`);
-  const points = Array.from({ length: POINTS }, (_, n) => `<trkpt lat="${(10 + Math.sin(n / 900) / 10).toFixed(6)}" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${(300 + 200 * Math.sin(n / 700)).toFixed(1)}</ele><time>${new Date(1_750_000_000_000 + n * 5000).toISOString()}</time></trkpt>`);
+  const points = Array.from(
+    { length: POINTS },
+    (_, n) =>
+      `<trkpt lat="${(10 + Math.sin(n / 900) / 10).toFixed(6)}" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${(300 + 200 * Math.sin(n / 700)).toFixed(1)}</ele><time>${new Date(1_750_000_000_000 + n * 5000).toISOString()}</time></trkpt>`,
+  );
   const text = `<?xml version="1.0"?><gpx version="1.1"><trk><trkseg>${points.join("\n")}</trkseg></trk></gpx>`;
-  await against(() => parseXml(text), "read and measured, to the XML package alone", () => readGpx(text), "≤ 3 ×", 7);
+  await against(
+    () => parseXml(text),
+    "read and measured, to the XML package alone",
+    () => readGpx(text),
+    "≤ 3 ×",
+    7,
+  );
 }
 
 /** Longest task, in ms, while `work` goes on in the page. */
@@ -111,7 +157,9 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
     await page.evaluate(() => {
       const kept = window as unknown as { tasks: number[] };
       kept.tasks = [];
-      new PerformanceObserver((list) => kept.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+      new PerformanceObserver((list) =>
+        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+      ).observe({ type: "longtask" });
     });
     // The machine is shared: a round in which something else took it says nothing of the page, so the median round is told.
     const inRounds = async (what: string, walk: () => Promise<void>) => {
@@ -123,10 +171,20 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
         rounds.push(await longest());
       }
       const sorted = rounds.map(Math.round).sort((a, b) => a - b);
-      console.log(`${what.padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`);
+      console.log(
+        `${what.padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`,
+      );
     };
-    const longest = () => page.evaluate(() => (window as unknown as { tasks: number[] }).tasks.splice(0).reduce((most, ms) => Math.max(most, ms), 0));
-    const tell = async (what: string) => console.log(`${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`);
+    const longest = () =>
+      page.evaluate(() =>
+        (window as unknown as { tasks: number[] }).tasks
+          .splice(0)
+          .reduce((most, ms) => Math.max(most, ms), 0),
+      );
+    const tell = async (what: string) =>
+      console.log(
+        `${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`,
+      );
     await page.waitForTimeout(1000);
     await longest(); // what was left of loading the page
     await page.mouse.move(500, 500);
@@ -138,13 +196,16 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
     });
     await page.mouse.click(560, 560); // a cell in view, as a walker would
     await inRounds("walking by arrow keys", async () => {
-      for (const key of ["ArrowDown", "ArrowLeft", "ArrowUp", "ArrowRight"]) for (let n = 0; n < 40; n++) await page.keyboard.press(key);
+      for (const key of ["ArrowDown", "ArrowLeft", "ArrowUp", "ArrowRight"])
+        for (let n = 0; n < 40; n++) await page.keyboard.press(key);
     });
     await page.goto(`${url}/trips/new`, { waitUntil: "networkidle" });
     await page.evaluate(() => {
       const kept = window as unknown as { tasks: number[] };
       kept.tasks = [];
-      new PerformanceObserver((list) => kept.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+      new PerformanceObserver((list) =>
+        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+      ).observe({ type: "longtask" });
     });
     const track = `<gpx><trk><trkseg>${Array.from({ length: POINTS }, (_, n) => `<trkpt lat="10" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${n % 50}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
     const file = path.join(folder, "long.gpx");

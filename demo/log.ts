@@ -16,7 +16,9 @@ export function demoLog(): Log {
       return [{ item: name, use: USES[use as keyof typeof USES], ...DETAILS[`${name} @ ${trip.name}`] }];
     }),
   }));
-  const read = readLogFile(JSON.stringify({ format: FORMAT, version: VERSION, items, trips, entries: ENTRIES }));
+  const read = readLogFile(
+    JSON.stringify({ format: FORMAT, version: VERSION, items, trips, entries: ENTRIES }),
+  );
   if (!read.ok) throw new Error(`demoLog: ${read.problems.map(sayProblem).join("; ")}`);
   const names = new Set(TRIPS.flatMap((trip) => ITEMS.map(([name]) => `${name} @ ${trip.name}`)));
   const stray = Object.keys(DETAILS).find((key) => !names.has(key));

@@ -1,4 +1,4 @@
-// `npm run check`: types, lint, imports that point one way, unused code.
+// `npm run check`: format, types, lint, imports that point one way, unused code.
 import path from "node:path";
 import { checkNode, ensurePackages, ROOT, run } from "./setup.mjs";
 
@@ -6,9 +6,20 @@ checkNode();
 await ensurePackages();
 const bin = (name) => path.join(ROOT, "node_modules", ...name.split("/"));
 for (const [what, file, ...args] of [
+  ["format", "prettier/bin/prettier.cjs", "--check", "--log-level", "warn", "."],
   ["types", "typescript/bin/tsc", "--noEmit"],
   ["lint", "eslint/bin/eslint.js", "."],
-  ["imports", "dependency-cruiser/bin/dependency-cruise.mjs", "--config", ".dependency-cruiser.cjs", "src", "demo", "scripts", "bench", "tests"],
+  [
+    "imports",
+    "dependency-cruiser/bin/dependency-cruise.mjs",
+    "--config",
+    ".dependency-cruiser.cjs",
+    "src",
+    "demo",
+    "scripts",
+    "bench",
+    "tests",
+  ],
   ["unused code", "knip/bin/knip.js"],
 ]) {
   console.error(`Checking ${what} …`);

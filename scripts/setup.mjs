@@ -19,13 +19,21 @@ export function checkNode() {
 
 /** Runs a command to its end and throws if it fails. What it says goes on as it comes, or into the open file `into`. */
 export async function run(command, args, { env = {}, quiet = false, into = "inherit" } = {}) {
-  const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ["ignore", quiet ? "ignore" : into, into] });
-  const code = await new Promise((resolve, reject) => child.on("error", reject).on("exit", (status, signal) => resolve(signal ?? status)));
-  if (code !== 0) throw new Error(`${path.basename(command)} ${args.slice(0, 3).join(" ")} ended with ${code}`);
+  const child = spawn(command, args, {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+    stdio: ["ignore", quiet ? "ignore" : into, into],
+  });
+  const code = await new Promise((resolve, reject) =>
+    child.on("error", reject).on("exit", (status, signal) => resolve(signal ?? status)),
+  );
+  if (code !== 0)
+    throw new Error(`${path.basename(command)} ${args.slice(0, 3).join(" ")} ended with ${code}`);
 }
 
 /** Runs one of the project's own TypeScript programs. */
-export const runTs = (file, args = [], options = {}) => run(process.execPath, [TSX, path.join(ROOT, file), ...args], options);
+export const runTs = (file, args = [], options = {}) =>
+  run(process.execPath, [TSX, path.join(ROOT, file), ...args], options);
 
 const hash = (...parts) => parts.reduce((sum, part) => sum.update(part), createHash("sha256")).digest("hex");
 const stampOf = (file) => (existsSync(file) ? readFileSync(file, "utf8") : "");
@@ -39,23 +47,41 @@ export async function ensurePackages() {
   const wanted = hash(readFileSync(path.join(ROOT, "package-lock.json")), process.version);
   if (stampOf(stamp) === wanted) return;
   console.error("Installing packages …");
-  await run(process.platform === "win32" ? "npm.cmd" : "npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
+  await run(
+    process.platform === "win32" ? "npm.cmd" : "npm",
+    ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"],
+    { quiet: true },
+  );
   writeFileSync(stamp, wanted);
 }
 
 function filesUnder(folder) {
-  return readdirSync(folder, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))
-    .flatMap((entry) => (entry.isDirectory() ? filesUnder(path.join(folder, entry.name)) : [path.join(folder, entry.name)]));
+  return readdirSync(folder, { withFileTypes: true })
+    .sort((a, b) => a.name.localeCompare(b.name))
+    .flatMap((entry) =>
+      entry.isDirectory() ? filesUnder(path.join(folder, entry.name)) : [path.join(folder, entry.name)],
+    );
 }
 
 /** Builds the app, unless nothing that goes into it has changed. */
 export async function ensureBuild() {
-  const sources = [...filesUnder(path.join(ROOT, "src")), ...["next.config.ts", "package-lock.json", "postcss.config.mjs", "tsconfig.json"].map((file) => path.join(ROOT, file))];
-  const wanted = hash(...sources.filter((file) => !/\.test\.tsx?$/.test(file)).flatMap((file) => [path.relative(ROOT, file), readFileSync(file)]));
+  const sources = [
+    ...filesUnder(path.join(ROOT, "src")),
+    ...["next.config.ts", "package-lock.json", "postcss.config.mjs", "tsconfig.json"].map((file) =>
+      path.join(ROOT, file),
+    ),
+  ];
+  const wanted = hash(
+    ...sources
+      .filter((file) => !/\.test\.tsx?$/.test(file))
+      .flatMap((file) => [path.relative(ROOT, file), readFileSync(file)]),
+  );
   const stamp = path.join(ROOT, ".next", "nettle-sources");
   if (stampOf(stamp) === wanted) return;
   console.error("Building …");
-  await run(process.execPath, [NEXT, "build"], { env: { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" } });
+  await run(process.execPath, [NEXT, "build"], {
+    env: { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
+  });
   writeFileSync(stamp, wanted);
 }
 
@@ -66,7 +92,8 @@ export function dataFolder(fallback) {
   return folder;
 }
 
-export const isEmptyFolder = (folder) => !existsSync(path.join(folder, "pg")) || !statSync(path.join(folder, "pg")).isDirectory();
+export const isEmptyFolder = (folder) =>
+  !existsSync(path.join(folder, "pg")) || !statSync(path.join(folder, "pg")).isDirectory();
 
 /** Serves the app until it is stopped, and ends as it ends. */
 export function serve({ folder, port: fallbackPort, dev = false, ready }) {
@@ -74,7 +101,14 @@ export function serve({ folder, port: fallbackPort, dev = false, ready }) {
   const host = process.env.HOST || "127.0.0.1";
   const child = spawn(process.execPath, [NEXT, dev ? "dev" : "start", "-p", port, "-H", host], {
     cwd: ROOT,
-    env: { ...process.env, NETTLE_DATA: folder, NETTLE_HOST: host, PORT: port, NEXT_MANUAL_SIG_HANDLE: "true", NEXT_TELEMETRY_DISABLED: "1" },
+    env: {
+      ...process.env,
+      NETTLE_DATA: folder,
+      NETTLE_HOST: host,
+      PORT: port,
+      NEXT_MANUAL_SIG_HANDLE: "true",
+      NEXT_TELEMETRY_DISABLED: "1",
+    },
     stdio: ["ignore", "pipe", "inherit"],
   });
   child.stdout.on("data", (chunk) => {

@@ -25,7 +25,9 @@ const SHOTS: readonly Shot[] = [
   { name: "unpack-phone", path: "/unpack/sunder-crossing-2026-07-11", size: PHONE },
   { name: "verdicts", path: "/verdicts", size: DESK },
   {
-    name: "argument", path: "/verdicts", size: DESK,
+    name: "argument",
+    path: "/verdicts",
+    size: DESK,
     open: async (page) => {
       const slip = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
       await slip.getByText("The whole argument").click();
@@ -34,7 +36,9 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: "what-if", path: "/verdicts", size: DESK,
+    name: "what-if",
+    path: "/verdicts",
+    size: DESK,
     open: async (page) => {
       await page.getByText("What if …").click();
       await page.getByLabel("Next trip, days").fill("21");
@@ -60,7 +64,12 @@ try {
   await answers(`http://127.0.0.1:${port}`, child);
   await mkdir("docs/screenshots", { recursive: true });
   for (const { name, path: at, size, dark, open } of SHOTS) {
-    const page = await browser.newPage({ viewport: size, hasTouch: size.width < 600, colorScheme: dark ? "dark" : "light", reducedMotion: "reduce" });
+    const page = await browser.newPage({
+      viewport: size,
+      hasTouch: size.width < 600,
+      colorScheme: dark ? "dark" : "light",
+      reducedMotion: "reduce",
+    });
     await page.goto(`http://127.0.0.1:${port}${at}`, { waitUntil: "networkidle" });
     await open?.(page);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });

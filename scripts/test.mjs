@@ -13,10 +13,15 @@ function ensureChromium() {
     console.error("Installing Chromium …");
     const quiet = { stdio: ["ignore", "ignore", "inherit"] };
     spawnSync("apt-get", ["update", "-qq"], quiet);
-    spawnSync("apt-get", ["install", "-y", "-qq", "chromium"], { ...quiet, env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" } });
+    spawnSync("apt-get", ["install", "-y", "-qq", "chromium"], {
+      ...quiet,
+      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+    });
     if (existsSync("/usr/bin/chromium")) return;
   }
-  console.error("The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.");
+  console.error(
+    "The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.",
+  );
   process.exit(1);
 }
 
@@ -24,20 +29,43 @@ function ensureChromium() {
 async function tests(project, folder, into) {
   const report = path.join(folder, `${project}.json`);
   const vitest = path.join(ROOT, "node_modules", "vitest", "vitest.mjs");
-  const clean = await succeeds(run(process.execPath, [vitest, "run", "--project", project, "--reporter=default", "--reporter=json", `--outputFile.json=${report}`], { into }));
+  const clean = await succeeds(
+    run(
+      process.execPath,
+      [
+        vitest,
+        "run",
+        "--project",
+        project,
+        "--reporter=default",
+        "--reporter=json",
+        `--outputFile.json=${report}`,
+      ],
+      { into },
+    ),
+  );
   if (!existsSync(report)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, "utf8"));
   return { passed: numPassedTests, failed: numFailedTests || (clean ? 0 : 1) };
 }
 
-const succeeds = (work) => work.then(() => true, (error) => { console.error(error.message); return false; });
+const succeeds = (work) =>
+  work.then(
+    () => true,
+    (error) => {
+      console.error(error.message);
+      return false;
+    },
+  );
 const counted = (passed) => ({ passed: Number(passed), failed: Number(!passed) });
 
 /** The checks and the unit tests, which need no build. What they say is kept together until they end. */
 async function withoutBuild(folder) {
   const said = path.join(folder, "without-build.txt");
   const into = openSync(said, "w");
-  const checks = counted(await succeeds(run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")], { into })));
+  const checks = counted(
+    await succeeds(run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")], { into })),
+  );
   const unit = await tests("unit", folder, into);
   closeSync(into);
   process.stdout.write(readFileSync(said));
@@ -45,7 +73,8 @@ async function withoutBuild(folder) {
 }
 
 /** The build, and the tests that use it. */
-const withBuild = async (folder) => ((await succeeds(ensureBuild())) ? [counted(true), await tests("whole", folder)] : [counted(false)]);
+const withBuild = async (folder) =>
+  (await succeeds(ensureBuild())) ? [counted(true), await tests("whole", folder)] : [counted(false)];
 
 checkNode();
 await ensurePackages();

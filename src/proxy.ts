@@ -10,15 +10,31 @@ export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get("host") ?? "";
   const name = host.replace(/:\d+$/, "");
   const listens = process.env.NETTLE_HOST;
-  if (!LOCAL.includes(name) && name !== listens && listens !== "0.0.0.0") return refuse("Nettle Tally answers only to the name it listens on.");
+  if (!LOCAL.includes(name) && name !== listens && listens !== "0.0.0.0")
+    return refuse("Nettle Tally answers only to the name it listens on.");
   const origin = request.headers.get("origin");
-  if (request.method !== "GET" && request.method !== "HEAD" && origin !== null && new URL(origin).host !== host) return refuse("That came from another site.");
+  if (
+    request.method !== "GET" &&
+    request.method !== "HEAD" &&
+    origin !== null &&
+    new URL(origin).host !== host
+  )
+    return refuse("That came from another site.");
 
   const nonce = btoa(crypto.randomUUID());
   const development = process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : "";
   const policy = [
-    "default-src 'self'", `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development}`, "style-src 'self' 'unsafe-inline'", "img-src 'self' data: blob:",
-    "font-src 'self'", "connect-src 'self'", "worker-src 'self' blob:", "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'",
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
   ].join("; ");
   const headers = new Headers(request.headers);
   headers.set("x-nonce", nonce);

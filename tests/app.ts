@@ -16,13 +16,22 @@ export interface App {
 
 /** Starts the app on the demo's log, on nothing, or on a folder that an earlier one left. */
 export async function startApp(from: "demo" | "empty" | { readonly folder: string }): Promise<App> {
-  const folder = typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
+  const folder =
+    typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
   const port = await freePort();
   const child = launch(folder, port, typeof from === "object" ? undefined : inject(`${from}Snapshot`));
   const ended = new Promise<number | null>((resolve) => child.on("exit", (code) => resolve(code)));
   const url = `http://127.0.0.1:${port}`;
   await answers(url, child);
-  return { url, folder, process: child, stop: (signal = "SIGTERM") => { child.kill(signal); return ended; } };
+  return {
+    url,
+    folder,
+    process: child,
+    stop: (signal = "SIGTERM") => {
+      child.kill(signal);
+      return ended;
+    },
+  };
 }
 
 /** Runs `work` on an app of its own and stops it. */
@@ -39,7 +48,15 @@ export async function withApp(from: "demo" | "empty", work: (app: App) => Promis
 export interface Exported {
   readonly settings: Readonly<Record<string, unknown>>;
   readonly items: readonly Readonly<Record<string, unknown>>[];
-  readonly trips: readonly { readonly id: string; readonly name: string; readonly marks: readonly Readonly<Record<string, unknown>>[]; readonly made?: readonly string[]; readonly missed?: readonly object[]; readonly felt?: readonly object[]; readonly supplies?: readonly object[] }[];
+  readonly trips: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly marks: readonly Readonly<Record<string, unknown>>[];
+    readonly made?: readonly string[];
+    readonly missed?: readonly object[];
+    readonly felt?: readonly object[];
+    readonly supplies?: readonly object[];
+  }[];
   readonly entries: readonly Readonly<Record<string, unknown>>[];
   readonly rulings: readonly Readonly<Record<string, unknown>>[];
 }
@@ -57,16 +74,32 @@ export const DESK = { width: 1280, height: 800 } as const;
 export const PHONE = { width: 390, height: 844 } as const;
 
 /** What a browser's window is like at a size: the small ones are touched. */
-export const windowOf = (viewport: { width: number; height: number }) => ({ viewport, hasTouch: viewport.width < 600 });
+export const windowOf = (viewport: { width: number; height: number }) => ({
+  viewport,
+  hasTouch: viewport.width < 600,
+});
 
 /** A page that fails the test on any error in it, and on anything fetched from elsewhere. */
-export async function openPage(browser: Browser | BrowserContext, url: string, viewport: { width: number; height: number } = DESK): Promise<{ page: Page; faults: string[] }> {
+export async function openPage(
+  browser: Browser | BrowserContext,
+  url: string,
+  viewport: { width: number; height: number } = DESK,
+): Promise<{ page: Page; faults: string[] }> {
   const page = "contexts" in browser ? await browser.newPage(windowOf(viewport)) : await browser.newPage();
   page.setDefaultTimeout(PATIENCE);
   const faults: string[] = [];
   page.on("pageerror", (error) => faults.push(error.message));
-  page.on("console", (message) => { if (message.type() === "error") faults.push(message.text()); });
-  page.on("request", (request) => { if (!request.url().startsWith(new URL(url).origin) && !request.url().startsWith("data:") && !request.url().startsWith("blob:")) faults.push(`fetched ${request.url()}`); });
+  page.on("console", (message) => {
+    if (message.type() === "error") faults.push(message.text());
+  });
+  page.on("request", (request) => {
+    if (
+      !request.url().startsWith(new URL(url).origin) &&
+      !request.url().startsWith("data:") &&
+      !request.url().startsWith("blob:")
+    )
+      faults.push(`fetched ${request.url()}`);
+  });
   await page.goto(url, { waitUntil: "networkidle" });
   return { page, faults };
 }
@@ -76,8 +109,16 @@ export async function expectAccessible(page: Page): Promise<void> {
   await page.evaluate(axeCore.source);
   const violations = await page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof axeCore };
-    const { violations: found } = await axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"] });
-    return found.map(({ id, nodes }) => `${id}: ${nodes.slice(0, 3).map((node) => `${node.target.join(" ")} ${node.any[0]?.message ?? ""}`).join(" | ")}`);
+    const { violations: found } = await axe.run(document, {
+      runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"],
+    });
+    return found.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map((node) => `${node.target.join(" ")} ${node.any[0]?.message ?? ""}`)
+          .join(" | ")}`,
+    );
   });
   expect(violations).toEqual([]);
 }

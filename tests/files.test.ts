@@ -11,43 +11,55 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-test("saved, and brought back into an empty log: nothing differs", () => withApp("demo", async (from) => {
-  const text = await (await fetch(`${from.url}/api/log`)).text();
-  await withApp("empty", async (to) => {
-    const file = path.join(inject("folder"), "all.json");
-    await writeFile(file, text);
-    const { page } = await openPage(browser, `${to.url}/settings`);
-    await page.getByLabel("Bring it back from a file").setInputFiles(file);
-    await page.getByText(/holds 78.things and 14.trips/).waitFor();
-    await page.getByRole("button", { name: "Bring it in" }).click();
-    await page.getByText("in place of what was here").waitFor();
-    expect(await (await fetch(`${to.url}/api/log`)).text()).toBe(text);
-    await page.getByLabel("Bring it back from a file").setInputFiles(file);
-    await page.getByText("exactly what is here already").waitFor();
-    await page.getByLabel("Bring it back from a file").setInputFiles({ name: "torn.json", mimeType: "application/json", buffer: Buffer.from(text.slice(0, 3000)) });
-    await page.getByText(/not sound JSON: .* at line \d+, column \d+/).waitFor();
-    expect(await (await fetch(`${to.url}/api/log`)).text()).toBe(text);
-    await page.close();
-  });
-}));
+test("saved, and brought back into an empty log: nothing differs", () =>
+  withApp("demo", async (from) => {
+    const text = await (await fetch(`${from.url}/api/log`)).text();
+    await withApp("empty", async (to) => {
+      const file = path.join(inject("folder"), "all.json");
+      await writeFile(file, text);
+      const { page } = await openPage(browser, `${to.url}/settings`);
+      await page.getByLabel("Bring it back from a file").setInputFiles(file);
+      await page.getByText(/holds 78.things and 14.trips/).waitFor();
+      await page.getByRole("button", { name: "Bring it in" }).click();
+      await page.getByText("in place of what was here").waitFor();
+      expect(await (await fetch(`${to.url}/api/log`)).text()).toBe(text);
+      await page.getByLabel("Bring it back from a file").setInputFiles(file);
+      await page.getByText("exactly what is here already").waitFor();
+      await page
+        .getByLabel("Bring it back from a file")
+        .setInputFiles({
+          name: "torn.json",
+          mimeType: "application/json",
+          buffer: Buffer.from(text.slice(0, 3000)),
+        });
+      await page.getByText(/not sound JSON: .* at line \d+, column \d+/).waitFor();
+      expect(await (await fetch(`${to.url}/api/log`)).text()).toBe(text);
+      await page.close();
+    });
+  }));
 
-test("a list in any column order comes in whole or not at all, its doubles left out", () => withApp("demo", async (app) => {
-  const { page } = await openPage(browser, `${app.url}/shelf/import`);
-  const pasted = page.getByLabel("Or paste it here");
-  await pasted.fill("where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;soft;Pillow case\noutside;11;Rain shell");
-  await page.getByText('Line 3 (Pillow case): weight “soft”').waitFor();
-  expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
-  await pasted.fill("where;weight (oz);thing\nlid;0.5 kg;Ear plugs\nmain;80 kg;Pillow case");
-  await page.getByText("Pillow case: 80 kg. That is a lot for one thing.").waitFor();
-  expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
-  await pasted.fill("where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;2;Pillow case\noutside;11;Rain shell");
-  await page.getByText("already here (Rain shell)").waitFor();
-  await page.getByRole("button", { name: /Put 2.things on the shelf/ }).click();
-  await page.getByRole("link", { name: "Ear plugs", exact: true }).waitFor();
-  const items = (await exported(app)).items;
-  expect(items).toHaveLength(80);
-  expect(items.find((item) => item.name === "Ear plugs")).toMatchObject({ weight: "0.5 oz", stow: "lid" });
-  const csv = await (await fetch(`${app.url}/api/shelf.csv`)).text();
-  expect(csv.split("\r\n")).toHaveLength(82);
-  await page.close();
-}));
+test("a list in any column order comes in whole or not at all, its doubles left out", () =>
+  withApp("demo", async (app) => {
+    const { page } = await openPage(browser, `${app.url}/shelf/import`);
+    const pasted = page.getByLabel("Or paste it here");
+    await pasted.fill(
+      "where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;soft;Pillow case\noutside;11;Rain shell",
+    );
+    await page.getByText("Line 3 (Pillow case): weight “soft”").waitFor();
+    expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
+    await pasted.fill("where;weight (oz);thing\nlid;0.5 kg;Ear plugs\nmain;80 kg;Pillow case");
+    await page.getByText("Pillow case: 80 kg. That is a lot for one thing.").waitFor();
+    expect(await page.getByRole("button", { name: /on the shelf$/ }).isDisabled()).toBe(true);
+    await pasted.fill(
+      "where;weight (oz);thing\nlid;0.5;Ear plugs\nmain;2;Pillow case\noutside;11;Rain shell",
+    );
+    await page.getByText("already here (Rain shell)").waitFor();
+    await page.getByRole("button", { name: /Put 2.things on the shelf/ }).click();
+    await page.getByRole("link", { name: "Ear plugs", exact: true }).waitFor();
+    const items = (await exported(app)).items;
+    expect(items).toHaveLength(80);
+    expect(items.find((item) => item.name === "Ear plugs")).toMatchObject({ weight: "0.5 oz", stow: "lid" });
+    const csv = await (await fetch(`${app.url}/api/shelf.csv`)).text();
+    expect(csv.split("\r\n")).toHaveLength(82);
+    await page.close();
+  }));

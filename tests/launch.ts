@@ -2,32 +2,59 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { createServer } from "node:net";
 import { chromium, type Browser } from "playwright-core";
 
-export const freePort = () => new Promise<number>((resolve, reject) => {
-  const server = createServer();
-  server.on("error", reject).listen(0, "127.0.0.1", () => {
-    const { port } = server.address() as { port: number };
-    server.close(() => resolve(port));
+export const freePort = () =>
+  new Promise<number>((resolve, reject) => {
+    const server = createServer();
+    server.on("error", reject).listen(0, "127.0.0.1", () => {
+      const { port } = server.address() as { port: number };
+      server.close(() => resolve(port));
+    });
   });
-});
 
 /** The server's process itself, without waiting for it to answer. */
 export function launch(folder: string, port: number, snapshot?: string): ChildProcess {
-  return spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"], {
-    env: { ...process.env, NODE_ENV: "production", NETTLE_DATA: folder, NETTLE_HOST: "127.0.0.1", NEXT_MANUAL_SIG_HANDLE: "true", NEXT_TELEMETRY_DISABLED: "1", ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}) },
-    stdio: ["ignore", "pipe", "pipe"],
-  });
+  return spawn(
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"],
+    {
+      env: {
+        ...process.env,
+        NODE_ENV: "production",
+        NETTLE_DATA: folder,
+        NETTLE_HOST: "127.0.0.1",
+        NEXT_MANUAL_SIG_HANDLE: "true",
+        NEXT_TELEMETRY_DISABLED: "1",
+        ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}),
+      },
+      stdio: ["ignore", "pipe", "pipe"],
+    },
+  );
 }
 
 /** Waits until the app answers. */
 export async function answers(url: string, child: ChildProcess): Promise<void> {
   const deadline = Date.now() + 60_000;
-  while (!(await fetch(`${url}/settings`).then((answer) => answer.ok, () => false))) {
+  while (
+    !(await fetch(`${url}/settings`).then(
+      (answer) => answer.ok,
+      () => false,
+    ))
+  ) {
     if (child.exitCode !== null || Date.now() > deadline) throw new Error(`answers: none from ${url}`);
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
 }
 
-export const openBrowser = (): Promise<Browser> => chromium.launch({
-  executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
-});
+export const openBrowser = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
+    args: [
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-quic",
+      "--no-first-run",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+    ],
+  });

@@ -15,7 +15,10 @@ test("kill -9 in the middle of a stream of marks: every acknowledged one is ther
     for (let n = 0; ; n++) {
       const item = items[n % items.length]!.id as string;
       const note = `mark ${n}`;
-      const answer = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify([{ trip: TRIP, item, mark: { use: "used", note } }]) }).catch(() => null);
+      const answer = await fetch(`${app.url}/api/marks`, {
+        method: "POST",
+        body: JSON.stringify([{ trip: TRIP, item, mark: { use: "used", note } }]),
+      }).catch(() => null);
       if (!answer?.ok) return;
       acknowledged.set(item, note);
       if (n === 60) void app.stop("SIGKILL");
@@ -34,17 +37,28 @@ test("a second process on the same folder is told so in one sentence and ends; t
   const app = await startApp("demo");
   const second = launch(app.folder, 0);
   let told = "";
-  second.stderr!.on("data", (chunk) => { told += String(chunk); });
+  second.stderr!.on("data", (chunk) => {
+    told += String(chunk);
+  });
   const code = await new Promise((resolve) => second.on("exit", resolve));
   expect(code).toBe(3);
-  expect(told.trim().split("\n")).toEqual([expect.stringMatching(/^Nettle Tally is already open on .*process \d+/)]);
+  expect(told.trim().split("\n")).toEqual([
+    expect.stringMatching(/^Nettle Tally is already open on .*process \d+/),
+  ]);
   expect((await fetch(`${app.url}/api/log`)).ok).toBe(true);
   expect(await app.stop()).toBe(0);
 });
 
 test("stopped by a signal it closes cleanly, and the next start has it all", async () => {
   const app = await startApp("empty");
-  expect((await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify([{ trip: "none", item: "none", mark: { use: "used" } }]) })).status).toBe(409);
+  expect(
+    (
+      await fetch(`${app.url}/api/marks`, {
+        method: "POST",
+        body: JSON.stringify([{ trip: "none", item: "none", mark: { use: "used" } }]),
+      })
+    ).status,
+  ).toBe(409);
   expect((await fetch(`${app.url}/api/marks`, { method: "POST", body: "{" })).status).toBe(400);
   expect(await app.stop("SIGTERM")).toBe(0);
   const again = await startApp({ folder: app.folder });
@@ -62,10 +76,14 @@ test("data of a later version is refused with a sentence", async () => {
 test("an action is one transaction: where one row is bad, none is kept", async () => {
   const folder = await mkdtemp(path.join(inject("folder"), "whole-"));
   const store = await openStore({ folder, snapshot: inject("emptySnapshot") });
-  await expect(store.transaction(async (tx) => {
-    await tx.query("insert into settings (one, units, school, currency) values (true, '{}', 'even', '€')");
-    await tx.query("insert into entry (id, item, happened, what, nights, note) values ('e', 'nothing', '2026-01-01', 'wash', 0, '')");
-  })).rejects.toThrow();
+  await expect(
+    store.transaction(async (tx) => {
+      await tx.query("insert into settings (one, units, school, currency) values (true, '{}', 'even', '€')");
+      await tx.query(
+        "insert into entry (id, item, happened, what, nights, note) values ('e', 'nothing', '2026-01-01', 'wash', 0, '')",
+      );
+    }),
+  ).rejects.toThrow();
   expect((await store.query("select * from settings")).rows).toEqual([]);
   await store.close();
 });

@@ -14,12 +14,31 @@ afterAll(async () => {
   await Promise.all([demo.stop(), empty.stop()]);
 });
 
-const SCREENS = ["/", "/unpack", "/unpack/sunder-crossing-2026-07-11", "/verdicts", "/item/trail-shoes-pair-3", "/item/air-pad/edit", "/trips", "/trips/the-long-quill-2025-06-07", "/trips/new", "/trips/sunder-crossing-2026-07-11/edit", "/shelf", "/shelf?gone", "/shelf/import", "/settings"];
+const SCREENS = [
+  "/",
+  "/unpack",
+  "/unpack/sunder-crossing-2026-07-11",
+  "/verdicts",
+  "/item/trail-shoes-pair-3",
+  "/item/air-pad/edit",
+  "/trips",
+  "/trips/the-long-quill-2025-06-07",
+  "/trips/new",
+  "/trips/sunder-crossing-2026-07-11/edit",
+  "/shelf",
+  "/shelf?gone",
+  "/shelf/import",
+  "/settings",
+];
 
 /** Wider than the window by so much; 0 where it fits. */
-const overflow = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+const overflow = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 
-describe.each([["at the desk", DESK], ["on a phone", PHONE]] as const)("%s", (_, size) => {
+describe.each([
+  ["at the desk", DESK],
+  ["on a phone", PHONE],
+] as const)("%s", (_, size) => {
   // One window for all of them: the scripts are fetched once.
   let context: BrowserContext;
   beforeAll(async () => {
@@ -42,23 +61,35 @@ describe.each([["at the desk", DESK], ["on a phone", PHONE]] as const)("%s", (_,
   });
 });
 
-test.each(["/", "/unpack", "/verdicts", "/trips", "/shelf"])("%s with nothing in it says what goes here and the next step", async (path) => {
-  const { page, faults } = await openPage(browser, `${empty.url}${path}`);
-  await expectAccessible(page);
-  expect(await page.locator("main").getByRole("link").count()).toBeGreaterThan(0);
-  expect(faults).toEqual([]);
-  await page.close();
-});
+test.each(["/", "/unpack", "/verdicts", "/trips", "/shelf"])(
+  "%s with nothing in it says what goes here and the next step",
+  async (path) => {
+    const { page, faults } = await openPage(browser, `${empty.url}${path}`);
+    await expectAccessible(page);
+    expect(await page.locator("main").getByRole("link").count()).toBeGreaterThan(0);
+    expect(faults).toEqual([]);
+    await page.close();
+  },
+);
 
 test("a name that is not ours, and a page elsewhere, are refused", async () => {
   const port = new URL(demo.url).port;
   const http = await import("node:http");
-  const ask = (headers: Record<string, string>, method = "GET", path = "/api/log") => new Promise<number>((resolve, reject) => {
-    http.request({ host: "127.0.0.1", port, path, method, headers }, (answer) => { answer.resume(); resolve(answer.statusCode!); }).on("error", reject).end();
-  });
+  const ask = (headers: Record<string, string>, method = "GET", path = "/api/log") =>
+    new Promise<number>((resolve, reject) => {
+      http
+        .request({ host: "127.0.0.1", port, path, method, headers }, (answer) => {
+          answer.resume();
+          resolve(answer.statusCode!);
+        })
+        .on("error", reject)
+        .end();
+    });
   expect(await ask({ host: `walker.example:${port}` })).toBe(403);
   expect(await ask({ host: `127.0.0.1:${port}` })).toBe(200);
-  expect(await ask({ host: `127.0.0.1:${port}`, origin: "http://walker.example" }, "POST", "/api/marks")).toBe(403);
+  expect(
+    await ask({ host: `127.0.0.1:${port}`, origin: "http://walker.example" }, "POST", "/api/marks"),
+  ).toBe(403);
 });
 
 test("scripts run only with the page's own nonce", async () => {

@@ -9,84 +9,104 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-const point = (lat: number, lon: number, ele: number, time: string) => `<trkpt lat="${lat}" lon="${lon}"><ele>${ele}</ele><time>${time}</time></trkpt>`;
+const point = (lat: number, lon: number, ele: number, time: string) =>
+  `<trkpt lat="${lat}" lon="${lon}"><ele>${ele}</ele><time>${time}</time></trkpt>`;
 const TWO_DAYS = `<?xml version="1.0"?><gpx version="1.1"><metadata><name>Two days</name></metadata>
   <trk><name>Up</name><trkseg>${point(10, 10, 100, "2026-10-03T08:00:00Z")}${point(10.1, 10, 400, "2026-10-03T12:00:00Z")}</trkseg></trk>
   <trk><name>Down</name><trkseg>${point(10.1, 10, 400, "2026-10-04T08:00:00Z")}${point(10.1, 10.1, 100, "2026-10-04T12:00:00Z")}</trkseg></trk></gpx>`;
 
-test("a walk of two legs from a track: what was sent home wears by its own leg; edited, and removed with its marks", () => withApp("demo", async (app) => {
-  const { page, faults } = await openPage(browser, `${app.url}/trips/new`);
-  await page.locator("input[type=file]").setInputFiles({ name: "two.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(TWO_DAYS) });
-  await page.getByText(/^4.points: /).waitFor();
-  expect(await page.getByLabel("First day").inputValue()).toBe("2026-10-03");
-  expect(await page.getByLabel("Last day").inputValue()).toBe("2026-10-04");
-  // A tenth of a degree of latitude from 10° N, and of longitude at 10.1° N, on WGS84: 11.06 and 10.96 km (geographiclib, as in gpx.test.ts).
-  expect(await page.getByLabel("Distance").evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value))).toEqual(["11.1 km", "11.0 km"]);
-  expect(await page.getByLabel("Leg 1", { exact: true }).inputValue()).toBe("Up");
-  await page.getByLabel("Name", { exact: true }).fill("Tern steps");
-  await page.getByRole("button", { name: "Nothing" }).click();
-  for (const thing of ["Fleece", "Down jacket", "Trail shoes, pair 3"]) await page.getByLabel(thing, { exact: true }).check();
-  await page.getByText(/^3.things/).waitFor();
-  await page.getByLabel("Down jacket: to leg").selectOption("1");
-  await page.getByRole("button", { name: "Save, and unpack" }).click();
-  await page.getByText("3 of 3 left").waitFor();
-  const trip = async () => (await exported(app)).trips.find(({ name }) => name === "Tern steps");
-  expect(await trip()).toMatchObject({ starts: "2026-10-03", marks: expect.arrayContaining([expect.objectContaining({ item: "down-jacket", legs: [1] }), { item: "fleece" }]) });
+test("a walk of two legs from a track: what was sent home wears by its own leg; edited, and removed with its marks", () =>
+  withApp("demo", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/trips/new`);
+    await page
+      .locator("input[type=file]")
+      .setInputFiles({ name: "two.gpx", mimeType: "application/gpx+xml", buffer: Buffer.from(TWO_DAYS) });
+    await page.getByText(/^4.points: /).waitFor();
+    expect(await page.getByLabel("First day").inputValue()).toBe("2026-10-03");
+    expect(await page.getByLabel("Last day").inputValue()).toBe("2026-10-04");
+    // A tenth of a degree of latitude from 10° N, and of longitude at 10.1° N, on WGS84: 11.06 and 10.96 km (geographiclib, as in gpx.test.ts).
+    expect(
+      await page
+        .getByLabel("Distance")
+        .evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value)),
+    ).toEqual(["11.1 km", "11.0 km"]);
+    expect(await page.getByLabel("Leg 1", { exact: true }).inputValue()).toBe("Up");
+    await page.getByLabel("Name", { exact: true }).fill("Tern steps");
+    await page.getByRole("button", { name: "Nothing" }).click();
+    for (const thing of ["Fleece", "Down jacket", "Trail shoes, pair 3"])
+      await page.getByLabel(thing, { exact: true }).check();
+    await page.getByText(/^3.things/).waitFor();
+    await page.getByLabel("Down jacket: to leg").selectOption("1");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByText("3 of 3 left").waitFor();
+    const trip = async () => (await exported(app)).trips.find(({ name }) => name === "Tern steps");
+    expect(await trip()).toMatchObject({
+      starts: "2026-10-03",
+      marks: expect.arrayContaining([
+        expect.objectContaining({ item: "down-jacket", legs: [1] }),
+        { item: "fleece" },
+      ]),
+    });
 
-  const id = (await trip())!.id;
-  await page.goto(`${app.url}/trips/${id}/edit`);
-  await page.getByRole("button", { name: "Remove leg 2" }).click();
-  await page.getByLabel("Fleece", { exact: true }).uncheck();
-  await page.getByRole("radiogroup", { name: "rain" }).getByText("strong").click();
-  await page.getByRole("button", { name: "Save", exact: true }).click();
-  await page.getByRole("heading", { name: "Tern steps" }).waitFor();
-  await expect.poll(trip).toMatchObject({ conditions: { rain: "strong" }, legs: [{ name: "Up" }] });
-  expect((await trip())!.marks.map(({ item }) => item).sort()).toEqual(["down-jacket", "trail-shoes-pair-3"]);
+    const id = (await trip())!.id;
+    await page.goto(`${app.url}/trips/${id}/edit`);
+    await page.getByRole("button", { name: "Remove leg 2" }).click();
+    await page.getByLabel("Fleece", { exact: true }).uncheck();
+    await page.getByRole("radiogroup", { name: "rain" }).getByText("strong").click();
+    await page.getByRole("button", { name: "Save", exact: true }).click();
+    await page.getByRole("heading", { name: "Tern steps" }).waitFor();
+    await expect.poll(trip).toMatchObject({ conditions: { rain: "strong" }, legs: [{ name: "Up" }] });
+    expect((await trip())!.marks.map(({ item }) => item).sort()).toEqual([
+      "down-jacket",
+      "trail-shoes-pair-3",
+    ]);
 
-  await page.goto(`${app.url}/trips/${id}/edit`);
-  await page.getByRole("button", { name: "Remove this trip" }).click();
-  await page.getByRole("button", { name: "Keep it" }).click();
-  await page.getByRole("button", { name: "Remove this trip" }).click();
-  await page.getByRole("button", { name: "Yes, remove it" }).click();
-  await page.getByRole("heading", { name: "Trips" }).waitFor();
-  await expect.poll(trip).toBeUndefined();
-  expect(faults).toEqual([]);
-  await page.close();
-}));
+    await page.goto(`${app.url}/trips/${id}/edit`);
+    await page.getByRole("button", { name: "Remove this trip" }).click();
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await page.getByRole("button", { name: "Remove this trip" }).click();
+    await page.getByRole("button", { name: "Yes, remove it" }).click();
+    await page.getByRole("heading", { name: "Trips" }).waitFor();
+    await expect.poll(trip).toBeUndefined();
+    expect(faults).toEqual([]);
+    await page.close();
+  }));
 
-test("days that another walk has are asked about, not refused; the same walk twice is refused", () => withApp("demo", async (app) => {
-  const { page } = await openPage(browser, `${app.url}/trips/new`);
-  const fill = async (name: string, starts: string, ends: string) => {
-    await page.getByLabel("Name", { exact: true }).fill(name);
-    await page.getByLabel("First day").fill(starts);
-    await page.getByLabel("Last day").fill(ends);
-    await page.getByLabel("Distance").fill("20");
-  };
-  await fill("Saltpan again", "2026-09-12", "2026-09-15");
-  await page.getByRole("button", { name: "Save, and unpack" }).click();
-  await page.getByText(/is in the log already/).waitFor();
-  await fill("A day beside it", "2026-09-13", "2026-09-14");
-  await page.getByRole("button", { name: "Save, and unpack" }).click();
-  await page.getByRole("button", { name: "Yes, keep both" }).click();
-  await page.getByText("Nothing was packed").waitFor();
-  expect((await exported(app)).trips.filter(({ name }) => name === "A day beside it")).toHaveLength(1);
-  await page.close();
-}));
+test("days that another walk has are asked about, not refused; the same walk twice is refused", () =>
+  withApp("demo", async (app) => {
+    const { page } = await openPage(browser, `${app.url}/trips/new`);
+    const fill = async (name: string, starts: string, ends: string) => {
+      await page.getByLabel("Name", { exact: true }).fill(name);
+      await page.getByLabel("First day").fill(starts);
+      await page.getByLabel("Last day").fill(ends);
+      await page.getByLabel("Distance").fill("20");
+    };
+    await fill("Saltpan again", "2026-09-12", "2026-09-15");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByText(/is in the log already/).waitFor();
+    await fill("A day beside it", "2026-09-13", "2026-09-14");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByRole("button", { name: "Yes, keep both" }).click();
+    await page.getByText("Nothing was packed").waitFor();
+    expect((await exported(app)).trips.filter(({ name }) => name === "A day beside it")).toHaveLength(1);
+    await page.close();
+  }));
 
-test("a planned walk is a plan: no marks asked, and it says how long the next trip is", () => withApp("demo", async (app) => {
-  const { page } = await openPage(browser, `${app.url}/trips/new`);
-  await page.getByLabel("Name", { exact: true }).fill("All the way round");
-  await page.getByLabel("First day").fill("2027-05-01");
-  await page.getByLabel("Last day").fill("2027-06-20");
-  await page.getByLabel("Distance").fill("900");
-  await page.getByRole("button", { name: "Save, and unpack" }).click();
-  await page.getByText("Tick “not walked yet” if it is planned.").waitFor();
-  expect(await page.getByLabel("Name", { exact: true }).inputValue()).toBe("All the way round");
-  await page.getByLabel("not walked yet").check();
-  await page.getByRole("button", { name: "Save the plan" }).click();
-  await page.getByText("2027-05-01 to 2027-06-20, planned").waitFor();
-  await page.goto(`${app.url}/verdicts`);
-  const shoes = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
-  expect(await shoes.innerText()).toMatch(/likely to give out on All the way round \(900.km\)/);
-  await page.close();
-}));
+test("a planned walk is a plan: no marks asked, and it says how long the next trip is", () =>
+  withApp("demo", async (app) => {
+    const { page } = await openPage(browser, `${app.url}/trips/new`);
+    await page.getByLabel("Name", { exact: true }).fill("All the way round");
+    await page.getByLabel("First day").fill("2027-05-01");
+    await page.getByLabel("Last day").fill("2027-06-20");
+    await page.getByLabel("Distance").fill("900");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByText("Tick “not walked yet” if it is planned.").waitFor();
+    expect(await page.getByLabel("Name", { exact: true }).inputValue()).toBe("All the way round");
+    await page.getByLabel("not walked yet").check();
+    await page.getByRole("button", { name: "Save the plan" }).click();
+    await page.getByText("2027-05-01 to 2027-06-20, planned").waitFor();
+    await page.goto(`${app.url}/verdicts`);
+    const shoes = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
+    expect(await shoes.innerText()).toMatch(/likely to give out on All the way round \(900.km\)/);
+    await page.close();
+  }));

@@ -9,178 +9,260 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-test("the demo's largest trip takes at most 1.3 key presses a thing, and no mark waits for another", () => withApp("demo", async (app) => {
-  const log = await exported(app);
-  const largest = log.trips.reduce((a, b) => (b.marks.length > a.marks.length ? b : a));
-  const wanted = new Map(largest.marks.map((mark) => [mark.item as string, mark.use as string]));
-  const cleared = await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify(largest.marks.map(({ item }) => ({ trip: largest.id, item, mark: null }))) });
-  expect(cleared.ok).toBe(true);
-  const { page } = await openPage(browser, `${app.url}/unpack/${largest.id}`);
-  const names = new Map(log.items.map((item) => [item.name as string, item.id as string]));
-  const KEYS: Record<string, string> = { used: "u", hardly: "h", unused: "n" };
-  let presses = 0;
-  // Each acknowledgement is held back a while: the next key must not wait for it.
-  await page.route("**/api/marks", async (route) => { await new Promise((resolve) => setTimeout(resolve, 150)); await route.continue(); });
-  for (let left = largest.marks.length; left > 0;) {
-    const pocket = await page.locator("li[aria-label]").evaluateAll((rows) => rows.map((row) => row.getAttribute("aria-label")!).filter((label) => label.endsWith(": not marked")).map((label) => label.replace(/: not marked$/, "")));
-    const uses = pocket.map((name) => wanted.get(names.get(name)!)!);
-    if (uses.length > 1 && uses.every((use) => use === "used")) {
-      await page.keyboard.press("Shift+U");
-      presses += 2;
-      left -= uses.length;
-    } else {
-      await page.keyboard.press(KEYS[uses[0]!]!);
-      presses += 1;
-      left -= 1;
+test("the demo's largest trip takes at most 1.3 key presses a thing, and no mark waits for another", () =>
+  withApp("demo", async (app) => {
+    const log = await exported(app);
+    const largest = log.trips.reduce((a, b) => (b.marks.length > a.marks.length ? b : a));
+    const wanted = new Map(largest.marks.map((mark) => [mark.item as string, mark.use as string]));
+    const cleared = await fetch(`${app.url}/api/marks`, {
+      method: "POST",
+      body: JSON.stringify(largest.marks.map(({ item }) => ({ trip: largest.id, item, mark: null }))),
+    });
+    expect(cleared.ok).toBe(true);
+    const { page } = await openPage(browser, `${app.url}/unpack/${largest.id}`);
+    const names = new Map(log.items.map((item) => [item.name as string, item.id as string]));
+    const KEYS: Record<string, string> = { used: "u", hardly: "h", unused: "n" };
+    let presses = 0;
+    // Each acknowledgement is held back a while: the next key must not wait for it.
+    await page.route("**/api/marks", async (route) => {
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      await route.continue();
+    });
+    for (let left = largest.marks.length; left > 0;) {
+      const pocket = await page.locator("li[aria-label]").evaluateAll((rows) =>
+        rows
+          .map((row) => row.getAttribute("aria-label")!)
+          .filter((label) => label.endsWith(": not marked"))
+          .map((label) => label.replace(/: not marked$/, "")),
+      );
+      const uses = pocket.map((name) => wanted.get(names.get(name)!)!);
+      if (uses.length > 1 && uses.every((use) => use === "used")) {
+        await page.keyboard.press("Shift+U");
+        presses += 2;
+        left -= uses.length;
+      } else {
+        await page.keyboard.press(KEYS[uses[0]!]!);
+        presses += 1;
+        left -= 1;
+      }
+      await page.getByText(left === 0 ? "All marked." : `${left} of ${largest.marks.length} left`).waitFor();
     }
-    await page.getByText(left === 0 ? "All marked." : `${left} of ${largest.marks.length} left`).waitFor();
-  }
-  console.log(`unpacked ${largest.marks.length} things with ${presses} key presses, ${(presses / largest.marks.length).toFixed(2)} each`);
-  expect(presses / largest.marks.length).toBeLessThanOrEqual(1.3);
-  await saved(page);
-  const after = (await exported(app)).trips.find((trip) => trip.id === largest.id)!;
-  expect(new Map(after.marks.map((mark) => [mark.item, mark.use]))).toEqual(wanted);
-  await page.close();
-}));
+    console.log(
+      `unpacked ${largest.marks.length} things with ${presses} key presses, ${(presses / largest.marks.length).toFixed(2)} each`,
+    );
+    expect(presses / largest.marks.length).toBeLessThanOrEqual(1.3);
+    await saved(page);
+    const after = (await exported(app)).trips.find((trip) => trip.id === largest.id)!;
+    expect(new Map(after.marks.map((mark) => [mark.item, mark.use]))).toEqual(wanted);
+    await page.close();
+  }));
 
-test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept", () => withApp("demo", async (app) => {
-  const trip = "saltpan-again-2026-09-12";
-  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
-  const mark = async (item: string) => { await saved(page); return (await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === item)!; };
-  const before = await mark("pack-cover");
-  await page.locator("li[aria-label^='Pack cover']").waitFor();
-  await page.keyboard.press("f");
-  for (const digit of ["2", "5", "1", "2"]) await page.keyboard.press(digit); // damaged, poor design, patched, discomfort
-  await page.keyboard.press("3");
-  await page.keyboard.press("c");
-  await page.keyboard.press("3"); // leave
-  await page.keyboard.press("Enter");
-  await page.keyboard.type("blew off the pass");
-  await page.keyboard.press("Enter");
-  await page.getByText("blew off the pass").waitFor();
-  expect(await mark("pack-cover")).toMatchObject({ use: "used", trouble: "damaged", cause: "poor design", fix: "patched", cost: "discomfort", condition: 3, call: "leave", note: "blew off the pass" });
-  for (let n = 0; n < 8; n++) await page.keyboard.press("z");
-  await page.getByText("blew off the pass").waitFor({ state: "detached" });
-  expect(await mark("pack-cover")).toEqual(before);
-  await page.keyboard.press("ArrowDown");
-  await page.keyboard.press("e");
-  await page.keyboard.press("1");
-  expect(await mark("rain-shell")).toMatchObject({ trouble: "lost" });
-  await page.keyboard.press("?");
-  await page.getByRole("dialog", { name: "Keys for unpacking" }).waitFor();
-  await page.close();
-}));
+test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    const mark = async (item: string) => {
+      await saved(page);
+      return (await exported(app)).trips
+        .find((each) => each.id === trip)!
+        .marks.find((each) => each.item === item)!;
+    };
+    const before = await mark("pack-cover");
+    await page.locator("li[aria-label^='Pack cover']").waitFor();
+    await page.keyboard.press("f");
+    for (const digit of ["2", "5", "1", "2"]) await page.keyboard.press(digit); // damaged, poor design, patched, discomfort
+    await page.keyboard.press("3");
+    await page.keyboard.press("c");
+    await page.keyboard.press("3"); // leave
+    await page.keyboard.press("Enter");
+    await page.keyboard.type("blew off the pass");
+    await page.keyboard.press("Enter");
+    await page.getByText("blew off the pass").waitFor();
+    expect(await mark("pack-cover")).toMatchObject({
+      use: "used",
+      trouble: "damaged",
+      cause: "poor design",
+      fix: "patched",
+      cost: "discomfort",
+      condition: 3,
+      call: "leave",
+      note: "blew off the pass",
+    });
+    for (let n = 0; n < 8; n++) await page.keyboard.press("z");
+    await page.getByText("blew off the pass").waitFor({ state: "detached" });
+    expect(await mark("pack-cover")).toEqual(before);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("e");
+    await page.keyboard.press("1");
+    expect(await mark("rain-shell")).toMatchObject({ trouble: "lost" });
+    await page.keyboard.press("?");
+    await page.getByRole("dialog", { name: "Keys for unpacking" }).waitFor();
+    await page.close();
+  }));
 
-test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", () => withApp("demo", async (app) => {
-  const trip = "saltpan-again-2026-09-12";
-  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
-  const buttons = page.getByRole("group", { name: "Mark Rain trousers" }).getByRole("button");
-  for (const button of await buttons.all()) {
-    const box = (await button.boundingBox())!;
-    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44);
-    expect(box.x + box.width).toBeLessThanOrEqual(390);
-  }
-  await buttons.getByText("hardly").tap();
-  await saved(page);
-  await page.getByLabel("Made the trip, 1 of 3").selectOption({ label: "Rain shell" });
-  await page.getByLabel("What", { exact: true }).fill("Dry socks");
-  await page.getByRole("button", { name: "Add", exact: true }).tap();
-  await page.getByText("Dry socks").first().waitFor();
-  await expect.poll(async () => (await exported(app)).trips.find((each) => each.id === trip)).toMatchObject({ made: ["rain-shell"], missed: [{ what: "Dry socks", cost: "discomfort" }] });
-  expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "rain-trousers")).toMatchObject({ use: "hardly" });
-  await page.close();
-}));
+test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+    const buttons = page.getByRole("group", { name: "Mark Rain trousers" }).getByRole("button");
+    for (const button of await buttons.all()) {
+      const box = (await button.boundingBox())!;
+      expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44);
+      expect(box.x + box.width).toBeLessThanOrEqual(390);
+    }
+    await buttons.getByText("hardly").tap();
+    await saved(page);
+    await page.getByLabel("Made the trip, 1 of 3").selectOption({ label: "Rain shell" });
+    await page.getByLabel("What", { exact: true }).fill("Dry socks");
+    await page.getByRole("button", { name: "Add", exact: true }).tap();
+    await page.getByText("Dry socks").first().waitFor();
+    await expect
+      .poll(async () => (await exported(app)).trips.find((each) => each.id === trip))
+      .toMatchObject({ made: ["rain-shell"], missed: [{ what: "Dry socks", cost: "discomfort" }] });
+    expect(
+      (await exported(app)).trips
+        .find((each) => each.id === trip)!
+        .marks.find((each) => each.item === "rain-trousers"),
+    ).toMatchObject({ use: "hardly" });
+    await page.close();
+  }));
 
-test("marks made while others are on their way go out together, in order, and one bad mark takes no other along", () => withApp("demo", async (app) => {
-  const trip = "saltpan-again-2026-09-12";
-  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
-  const sent: { item: string; mark: { use: string } | null }[][] = [];
-  let release = () => {};
-  const held = new Promise<void>((resolve) => { release = resolve; });
-  await page.route("**/api/marks", async (route) => {
-    sent.push(route.request().postDataJSON() as (typeof sent)[number]);
-    if (sent.length === 1) await held;
-    await route.continue();
-  });
-  await page.locator("li:focus").waitFor();
-  await page.keyboard.press("h"); // the pack cover: on its way, and held
-  await page.keyboard.press("ArrowDown");
-  await page.keyboard.press("h"); // the next thing, changed and changed back
-  await page.keyboard.press("ArrowUp");
-  await page.keyboard.press("n");
-  await page.keyboard.press("z");
-  release();
-  await saved(page);
-  expect(sent.map((batch) => batch.length)).toEqual([1, 3]);
-  const marks = (await exported(app)).trips.find((each) => each.id === trip)!.marks;
-  expect(marks.find(({ item }) => item === sent[0]![0]!.item)).toMatchObject({ use: sent[1]!.findLast(({ item }) => item === sent[0]![0]!.item)!.mark!.use });
+test("marks made while others are on their way go out together, in order, and one bad mark takes no other along", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    const sent: { item: string; mark: { use: string } | null }[][] = [];
+    let release = () => {};
+    const held = new Promise<void>((resolve) => {
+      release = resolve;
+    });
+    await page.route("**/api/marks", async (route) => {
+      sent.push(route.request().postDataJSON() as (typeof sent)[number]);
+      if (sent.length === 1) await held;
+      await route.continue();
+    });
+    await page.locator("li:focus").waitFor();
+    await page.keyboard.press("h"); // the pack cover: on its way, and held
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("h"); // the next thing, changed and changed back
+    await page.keyboard.press("ArrowUp");
+    await page.keyboard.press("n");
+    await page.keyboard.press("z");
+    release();
+    await saved(page);
+    expect(sent.map((batch) => batch.length)).toEqual([1, 3]);
+    const marks = (await exported(app)).trips.find((each) => each.id === trip)!.marks;
+    expect(marks.find(({ item }) => item === sent[0]![0]!.item)).toMatchObject({
+      use: sent[1]!.findLast(({ item }) => item === sent[0]![0]!.item)!.mark!.use,
+    });
 
-  // Another tab takes a thing off the list of things that are; of two marks on their way, one is refused and one kept.
-  await page.unroute("**/api/marks");
-  const both = await page.evaluate(async (id) => {
-    const answer = await fetch("/api/marks", { method: "POST", body: JSON.stringify([{ trip: id, item: "quilt", mark: { use: "hardly" } }, { trip: id, item: "anvil", mark: { use: "used" } }]) });
-    return answer.status;
-  }, trip);
-  expect(both).toBe(409);
-  expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find(({ item }) => item === "quilt")).toMatchObject({ use: "used" });
-  await page.evaluate((id) => localStorage.setItem("nettle-waiting-marks", JSON.stringify([{ trip: id, item: "anvil", mark: { use: "used" } }, { trip: id, item: "quilt", mark: { use: "hardly" } }])), trip);
-  await page.reload();
-  await expect.poll(async () => (await exported(app)).trips.find((each) => each.id === trip)!.marks.find(({ item }) => item === "quilt")).toMatchObject({ use: "hardly" });
-  await expect.poll(() => page.evaluate(() => localStorage.getItem("nettle-waiting-marks"))).toBeNull();
-  await page.close();
-}));
+    // Another tab takes a thing off the list of things that are; of two marks on their way, one is refused and one kept.
+    await page.unroute("**/api/marks");
+    const both = await page.evaluate(async (id) => {
+      const answer = await fetch("/api/marks", {
+        method: "POST",
+        body: JSON.stringify([
+          { trip: id, item: "quilt", mark: { use: "hardly" } },
+          { trip: id, item: "anvil", mark: { use: "used" } },
+        ]),
+      });
+      return answer.status;
+    }, trip);
+    expect(both).toBe(409);
+    expect(
+      (await exported(app)).trips
+        .find((each) => each.id === trip)!
+        .marks.find(({ item }) => item === "quilt"),
+    ).toMatchObject({ use: "used" });
+    await page.evaluate(
+      (id) =>
+        localStorage.setItem(
+          "nettle-waiting-marks",
+          JSON.stringify([
+            { trip: id, item: "anvil", mark: { use: "used" } },
+            { trip: id, item: "quilt", mark: { use: "hardly" } },
+          ]),
+        ),
+      trip,
+    );
+    await page.reload();
+    await expect
+      .poll(async () =>
+        (await exported(app)).trips
+          .find((each) => each.id === trip)!
+          .marks.find(({ item }) => item === "quilt"),
+      )
+      .toMatchObject({ use: "hardly" });
+    await expect.poll(() => page.evaluate(() => localStorage.getItem("nettle-waiting-marks"))).toBeNull();
+    await page.close();
+  }));
 
-test("a mark made while the server is away waits in the browser and is sent later", () => withApp("demo", async (app) => {
-  const trip = "saltpan-again-2026-09-12";
-  const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
-  await page.route("**/api/marks", (route) => route.abort());
-  await page.keyboard.press("h");
-  await page.getByText("can't be reached").waitFor();
-  await page.unroute("**/api/marks");
-  await page.reload();
-  await page.getByText(/1.mark from before is saved now/).waitFor();
-  expect((await exported(app)).trips.find((each) => each.id === trip)!.marks.find((each) => each.item === "pack-cover")).toMatchObject({ use: "hardly" });
-  await page.close();
-}));
+test("a mark made while the server is away waits in the browser and is sent later", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    await page.route("**/api/marks", (route) => route.abort());
+    await page.keyboard.press("h");
+    await page.getByText("can't be reached").waitFor();
+    await page.unroute("**/api/marks");
+    await page.reload();
+    await page.getByText(/1.mark from before is saved now/).waitFor();
+    expect(
+      (await exported(app)).trips
+        .find((each) => each.id === trip)!
+        .marks.find((each) => each.item === "pack-cover"),
+    ).toMatchObject({ use: "hardly" });
+    await page.close();
+  }));
 
-test("the nights and what came home are told at the end, refused where they can't be, and taken back", () => withApp("demo", async (app) => {
-  const trip = "sunder-crossing-2026-07-11";
-  const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
-  const kept = async () => (await exported(app)).trips.find((each) => each.id === trip)!;
-  await page.getByLabel("Nights", { exact: true }).fill("9");
-  await page.getByLabel("Coldest, °C").fill("warmish");
-  const addNights = page.getByRole("button", { name: "Add the nights" });
-  await addNights.tap();
-  await page.getByText("8 nights of this trip are left to tell.").waitFor();
-  await page.getByText("“warmish” is not a temperature.").waitFor();
-  expect(await page.getByLabel("Coldest, °C").inputValue()).toBe("warmish");
-  await page.getByLabel("Nights", { exact: true }).fill("2");
-  await page.getByLabel("Coldest, °C").fill("28 F");
-  await page.getByLabel("They felt").selectOption("cold");
-  await addNights.tap();
-  await page.getByText("2 nights felt cold, down to −2 °C, in Quilt and Air pad").first().waitFor();
-  await expect.poll(kept).toMatchObject({ felt: Array(2).fill({ low: -2.2, felt: "cold", slept: ["quilt", "air-pad"] }) });
+test("the nights and what came home are told at the end, refused where they can't be, and taken back", () =>
+  withApp("demo", async (app) => {
+    const trip = "sunder-crossing-2026-07-11";
+    const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+    const kept = async () => (await exported(app)).trips.find((each) => each.id === trip)!;
+    await page.getByLabel("Nights", { exact: true }).fill("9");
+    await page.getByLabel("Coldest, °C").fill("warmish");
+    const addNights = page.getByRole("button", { name: "Add the nights" });
+    await addNights.tap();
+    await page.getByText("8 nights of this trip are left to tell.").waitFor();
+    await page.getByText("“warmish” is not a temperature.").waitFor();
+    expect(await page.getByLabel("Coldest, °C").inputValue()).toBe("warmish");
+    await page.getByLabel("Nights", { exact: true }).fill("2");
+    await page.getByLabel("Coldest, °C").fill("28 F");
+    await page.getByLabel("They felt").selectOption("cold");
+    await addNights.tap();
+    await page.getByText("2 nights felt cold, down to −2 °C, in Quilt and Air pad").first().waitFor();
+    await expect
+      .poll(kept)
+      .toMatchObject({ felt: Array(2).fill({ low: -2.2, felt: "cold", slept: ["quilt", "air-pad"] }) });
 
-  const addHome = page.getByRole("button", { name: "Add what came home" });
-  await page.getByLabel("Of what").fill("Oats");
-  await page.getByLabel("Went out").fill("1.2 kg");
-  await page.getByLabel("Came back").fill("300 g");
-  await addHome.tap();
-  await page.getByText("Say it in kg, like what went out.").waitFor();
-  await page.getByLabel("Came back").fill("2");
-  await addHome.tap();
-  await page.getByText("More than went out.").waitFor();
-  await page.getByLabel("Came back").fill("0.3");
-  await addHome.tap();
-  await page.getByText("0.3 of 1.2 kg").waitFor();
-  await expect.poll(kept).toMatchObject({ supplies: [{ what: "gas" }, { what: "Oats", unit: "kg", out: 1.2, back: 0.3 }] });
+    const addHome = page.getByRole("button", { name: "Add what came home" });
+    await page.getByLabel("Of what").fill("Oats");
+    await page.getByLabel("Went out").fill("1.2 kg");
+    await page.getByLabel("Came back").fill("300 g");
+    await addHome.tap();
+    await page.getByText("Say it in kg, like what went out.").waitFor();
+    await page.getByLabel("Came back").fill("2");
+    await addHome.tap();
+    await page.getByText("More than went out.").waitFor();
+    await page.getByLabel("Came back").fill("0.3");
+    await addHome.tap();
+    await page.getByText("0.3 of 1.2 kg").waitFor();
+    await expect
+      .poll(kept)
+      .toMatchObject({ supplies: [{ what: "gas" }, { what: "Oats", unit: "kg", out: 1.2, back: 0.3 }] });
 
-  await page.getByRole("button", { name: "Remove 2 nights felt cold" }).tap();
-  await page.getByRole("button", { name: "Remove Oats" }).tap();
-  await expect.poll(async () => { const { felt, supplies } = await kept(); return [felt?.length, supplies?.length]; }).toEqual([0, 1]);
-  await expectAccessible(page);
-  expect(faults).toEqual([]);
-  await page.goto(`${app.url}/trips/vask-shore-again-2026-04-25`);
-  await page.getByText("2 nights felt right, down to 3 °C, in Quilt and Air pad").waitFor();
-  await page.close();
-}));
+    await page.getByRole("button", { name: "Remove 2 nights felt cold" }).tap();
+    await page.getByRole("button", { name: "Remove Oats" }).tap();
+    await expect
+      .poll(async () => {
+        const { felt, supplies } = await kept();
+        return [felt?.length, supplies?.length];
+      })
+      .toEqual([0, 1]);
+    await expectAccessible(page);
+    expect(faults).toEqual([]);
+    await page.goto(`${app.url}/trips/vask-shore-again-2026-04-25`);
+    await page.getByText("2 nights felt right, down to 3 °C, in Quilt and Air pad").waitFor();
+    await page.close();
+  }));

@@ -17,7 +17,9 @@ test("an opened slip shows the whole argument: the rule and its line, the chance
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
   const shoes = page.getByRole("article", { name: "replace Trail shoes, pair 3" });
   await shoes.getByText("The whole argument").click();
-  await shoes.getByText(/^Replaced when the chance of giving out before the next trip ends is over 10/).waitFor();
+  await shoes
+    .getByText(/^Replaced when the chance of giving out before the next trip ends is over 10/)
+    .waitFor();
   await shoes.getByText(/2 of your own 3 worn out so far/).waitFor();
   await shoes.getByText(/^A next trip of half the length: then/).waitFor();
   await shoes.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
@@ -39,7 +41,9 @@ test("a phone opens it too, and nothing is wider than the screen", async () => {
   await page.getByRole("region", { name: "The pack by worth" }).waitFor();
   await page.getByText("What if …").tap();
   await page.getByLabel("School").waitFor();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+  ).toBeLessThanOrEqual(0);
   await expectAccessible(page);
   expect(faults).toEqual([]);
   await page.close();
@@ -53,7 +57,10 @@ test("what if: school, length and one mark change what they change, at once, and
   const changes = page.locator("details li");
   await changes.filter({ hasText: "Spare shirt" }).filter({ hasText: "drop" }).waitFor();
   await page.getByLabel("School").selectOption("even");
-  await page.getByText("verdict changes").or(page.getByText("verdicts change")).waitFor({ state: "detached" });
+  await page
+    .getByText("verdict changes")
+    .or(page.getByText("verdicts change"))
+    .waitFor({ state: "detached" });
   await page.getByLabel("Next trip, km").fill("400");
   await page.getByLabel("Next trip, days").fill("21");
   await changes.filter({ hasText: "Trail shoes, pair 3" }).filter({ hasText: "now" }).waitFor();
@@ -76,7 +83,9 @@ test("the owner's own numbers: kept, shown with the default, refused where they 
   await median.fill("2000");
   await median.press("Enter");
   await page.getByText(/yours; the default is 724/).waitFor();
-  await expect.poll(async () => (await exported(app)).settings.kinds).toEqual({ "trail shoes": { median: 2_000_000 } });
+  await expect
+    .poll(async () => (await exported(app)).settings.kinds)
+    .toEqual({ "trail shoes": { median: 2_000_000 } });
   await page.goto(`${app.url}/verdicts`);
   expect(await page.getByRole("article", { name: "replace Trail shoes, pair 3" }).count()).toBe(0);
   await page.goto(`${app.url}/settings`);
@@ -115,7 +124,9 @@ test("a reading taken at the bench is kept, shown, and judged", async () => {
   await page.getByRole("button", { name: "Log it" }).click();
   await page.getByText("condition 2 of 5; tread 1.2").waitFor();
   await page.getByText(/Its tread was 1.2.mm on/).waitFor();
-  expect((await exported(app)).entries).toContainEqual(expect.objectContaining({ what: "check", condition: 2, reading: { what: "tread", value: 1.2 } }));
+  expect((await exported(app)).entries).toContainEqual(
+    expect.objectContaining({ what: "check", condition: 2, reading: { what: "tread", value: 1.2 } }),
+  );
   expect(faults).toEqual([]);
   await page.close();
 });
@@ -133,7 +144,13 @@ test("days used and a reading are said at the debrief", async () => {
   await page.getByLabel("Its flow, L a minute").focus();
   await page.getByRole("button", { name: "Done", exact: true }).tap();
   await page.getByText("every mark is saved").waitFor();
-  await expect.poll(async () => (await exported(app)).trips.find(({ id }) => id === trip)!.marks.find(({ item }) => item === "second-filter")).toMatchObject({ days: 7, reading: { what: "flow", value: 0.5 } });
+  await expect
+    .poll(async () =>
+      (await exported(app)).trips
+        .find(({ id }) => id === trip)!
+        .marks.find(({ item }) => item === "second-filter"),
+    )
+    .toMatchObject({ days: 7, reading: { what: "flow", value: 0.5 } });
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -9,7 +9,11 @@ import type { Walker } from "./world";
 const NO_COSTS: Costs = { failure: () => 0 };
 
 /** How many true lives lay inside the interval, were shorter than said, and longer. */
-interface Cover { inside: number; below: number; above: number }
+interface Cover {
+  inside: number;
+  below: number;
+  above: number;
+}
 
 /** Looks at each thing once, at a wear drawn beforehand, and asks whether what was truly left lies in the 80 % interval. Nothing is replaced before it fails. */
 export function coverage(walkers: readonly Walker[]): ReadonlyMap<string, Cover> {
@@ -37,13 +41,30 @@ export function coverage(walkers: readonly Walker[]): ReadonlyMap<string, Cover>
   return kinds;
 }
 
-export const allOf = (covers: Iterable<Cover>) => [...covers].reduce((sum, { inside, below, above }) => ({ inside: sum.inside + inside, below: sum.below + below, above: sum.above + above }), { inside: 0, below: 0, above: 0 });
+export const allOf = (covers: Iterable<Cover>) =>
+  [...covers].reduce(
+    (sum, { inside, below, above }) => ({
+      inside: sum.inside + inside,
+      below: sum.below + below,
+      above: sum.above + above,
+    }),
+    { inside: 0, below: 0, above: 0 },
+  );
 export const countOf = ({ inside, below, above }: Cover) => inside + below + above;
 
-export const total = (outcomes: readonly Outcome[]): Outcome => outcomes.reduce((sum, each) => Object.fromEntries(Object.entries(sum).map(([key, value]) => [key, value + each[key as keyof Outcome]])) as unknown as Outcome);
+export const total = (outcomes: readonly Outcome[]): Outcome =>
+  outcomes.reduce(
+    (sum, each) =>
+      Object.fromEntries(
+        Object.entries(sum).map(([key, value]) => [key, value + each[key as keyof Outcome]]),
+      ) as unknown as Outcome,
+  );
 
 /** Whatever the history, never to be dropped for want of use. Warmth and rain wear may be, where another is used more and a backup is left. */
-const mustStay = ({ item }: Case) => item.cover || item.consequence === "danger" || item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
+const mustStay = ({ item }: Case) =>
+  item.cover ||
+  item.consequence === "danger" ||
+  item.jobs.some((job) => ESSENTIAL_JOBS.includes(job) && !["stay warm", "stay dry"].includes(job));
 
 /** Looks at every judgement for a drop that must never be. */
 export function watchDrops() {

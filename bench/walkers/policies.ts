@@ -6,15 +6,28 @@ import type { Slot } from "./world";
 
 /** The engine's judgement before a trip, with that trip as the next. */
 export function judged({ log, today, outing }: Before): Judgement[] {
-  const book: Book = { ...openBook(log, today), next: { name: null, ends: null, days: outing.days, nights: outing.days - 1, metres: outing.metres } };
+  const book: Book = {
+    ...openBook(log, today),
+    next: { name: null, ends: null, days: outing.days, nights: outing.days - 1, metres: outing.metres },
+  };
   return judge(book);
 }
 
-const ids = (judgements: readonly Judgement[], test: (judgement: Judgement) => boolean) => new Set(judgements.filter(({ case: { state } }) => state === "active").filter(test).map(({ case: { item } }) => item.id));
+const ids = (judgements: readonly Judgement[], test: (judgement: Judgement) => boolean) =>
+  new Set(
+    judgements
+      .filter(({ case: { state } }) => state === "active")
+      .filter(test)
+      .map(({ case: { item } }) => item.id),
+  );
 
 /** Replaces what the engine says to replace. */
 export const engineReplaces: Policy = {
-  replace: (before) => ids(judged(before), ({ verdicts, case: { left } }) => left !== null && verdicts.some(({ verb }) => verb === "replace")),
+  replace: (before) =>
+    ids(
+      judged(before),
+      ({ verdicts, case: { left } }) => left !== null && verdicts.some(({ verb }) => verb === "replace"),
+    ),
   leave: () => new Map(),
 };
 
@@ -28,26 +41,45 @@ export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): 
     const judgements = judged(before);
     look(judgements);
     const { conditions, days } = before.outing;
-    const foreseen = (trigger: Trigger) => (trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none");
-    const shareOf = ({ verdicts, case: { state } }: Judgement) => (state !== "active" ? 0
-      : verdicts.some(({ verb, when }) => verb === "drop" || (verb === "bring only when" && when!.length > 0 && !when!.some(foreseen))) ? 1
-      : verdicts.some(({ verb }) => verb === "slim") ? SLIMMED : 0);
+    const foreseen = (trigger: Trigger) =>
+      trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none";
+    const shareOf = ({ verdicts, case: { state } }: Judgement) =>
+      state !== "active"
+        ? 0
+        : verdicts.some(
+              ({ verb, when }) =>
+                verb === "drop" || (verb === "bring only when" && when!.length > 0 && !when!.some(foreseen)),
+            )
+          ? 1
+          : verdicts.some(({ verb }) => verb === "slim")
+            ? SLIMMED
+            : 0;
     return new Map(judgements.map((judgement) => [judgement.case.item.id, shareOf(judgement)]));
   },
 });
 
-const those = (holders: readonly Holder[], test: (holder: Holder) => boolean): ReadonlySet<ItemId> => new Set(holders.filter(test).map(({ id }) => id));
+const those = (holders: readonly Holder[], test: (holder: Holder) => boolean): ReadonlySet<ItemId> =>
+  new Set(holders.filter(test).map(({ id }) => id));
 
 /** Replaces at the kind's median, whatever the owner's own things have done. */
-export const ageRule: Policy = { replace: ({ holders }) => those(holders, ({ slot, worn }) => slot.kind.life !== null && worn >= slot.kind.life.median), leave: () => new Map() };
+export const ageRule: Policy = {
+  replace: ({ holders }) =>
+    those(holders, ({ slot, worn }) => slot.kind.life !== null && worn >= slot.kind.life.median),
+  leave: () => new Map(),
+};
 
 /** Leaves at home what was unused on its last three marks. */
 export const threeTripsRule: Policy = {
   replace: () => new Set(),
   leave: ({ log, holders }) => {
     const last = new Map<ItemId, string[]>();
-    for (const trip of log.trips) for (const { item, mark } of trip.carries) if (mark) last.set(item, [...(last.get(item) ?? []), mark.use].slice(-3));
-    const tired = those(holders, ({ id }) => { const uses = last.get(id) ?? []; return uses.length === 3 && uses.every((use) => use === "unused"); });
+    for (const trip of log.trips)
+      for (const { item, mark } of trip.carries)
+        if (mark) last.set(item, [...(last.get(item) ?? []), mark.use].slice(-3));
+    const tired = those(holders, ({ id }) => {
+      const uses = last.get(id) ?? [];
+      return uses.length === 3 && uses.every((use) => use === "unused");
+    });
     return new Map([...tired].map((id) => [id, 1]));
   },
 };
@@ -60,20 +92,31 @@ export const threeTripsRule: Policy = {
 export function oracle(costs: Costs): Policy {
   const rates = new Map<Slot, number>();
   return {
-    replace: ({ holders, outing }) => those(holders, ({ slot, worn }) => {
-      if (!slot.life || worn === 0) return false;
-      const rate = rates.get(slot) ?? bestRate(slot, costs);
-      rates.set(slot, rate);
-      const more = wearOf(slot, outing);
-      const dies = 1 - survives(slot, worn + more) / survives(slot, worn);
-      return dies * costs.failure(slot) + (1 - dies) * unused(slot, worn + more) - unused(slot, worn) > rate * more;
-    }),
+    replace: ({ holders, outing }) =>
+      those(holders, ({ slot, worn }) => {
+        if (!slot.life || worn === 0) return false;
+        const rate = rates.get(slot) ?? bestRate(slot, costs);
+        rates.set(slot, rate);
+        const more = wearOf(slot, outing);
+        const dies = 1 - survives(slot, worn + more) / survives(slot, worn);
+        return (
+          dies * costs.failure(slot) + (1 - dies) * unused(slot, worn + more) - unused(slot, worn) >
+          rate * more
+        );
+      }),
     leave: () => new Map(),
   };
 }
 
 /** Knows the draws themselves: replaces just before the trip that would end the life. No one can; a floor. */
-export const clairvoyant: Policy = { replace: ({ holders, outing }) => those(holders, ({ slot, worn, life }) => slot.life !== null && worn > 0 && worn + wearOf(slot, outing) * 1.1 >= life), leave: () => new Map() };
+export const clairvoyant: Policy = {
+  replace: ({ holders, outing }) =>
+    those(
+      holders,
+      ({ slot, worn, life }) => slot.life !== null && worn > 0 && worn + wearOf(slot, outing) * 1.1 >= life,
+    ),
+  leave: () => new Map(),
+};
 
 const survives = ({ life }: Slot, wear: number) => 0.5 ** ((wear / life!.median) ** life!.k);
 
@@ -84,7 +127,8 @@ function unused({ life, price }: Slot, wear: number): number {
   const steps = 40;
   let share = 0;
   // E[1 − wear/T | T > wear], over even quantiles of what is left.
-  for (let n = 0; n < steps; n++) share += 1 - wear / (median * ((from - Math.log(1 - (n + 0.5) / steps)) / Math.LN2) ** (1 / k));
+  for (let n = 0; n < steps; n++)
+    share += 1 - wear / (median * ((from - Math.log(1 - (n + 0.5) / steps)) / Math.LN2) ** (1 / k));
   return (price * share) / steps;
 }
 
@@ -96,7 +140,10 @@ function bestRate(slot: Slot, { failure }: Costs): number {
   for (let n = 1; n <= steps; n++) {
     const at = (3 * median * n) / steps;
     length += survives(slot, at) * ((3 * median) / steps);
-    best = Math.min(best, ((1 - survives(slot, at)) * failure(slot) + survives(slot, at) * unused(slot, at)) / length);
+    best = Math.min(
+      best,
+      ((1 - survives(slot, at)) * failure(slot) + survives(slot, at) * unused(slot, at)) / length,
+    );
   }
   return best;
 }

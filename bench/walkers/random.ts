@@ -20,7 +20,10 @@ export function randomFrom(seed: number): Random {
 }
 
 /** A seed from some numbers, so that the same thing in the same place meets the same luck under every policy. */
-export const seedOf = (...parts: readonly number[]) => parts.reduce((hash, part) => Math.imul(hash ^ (part + 0x9e3779b9), 0x85ebca6b) ^ (hash >>> 13), 0x1234567) | 0;
+export const seedOf = (...parts: readonly number[]) =>
+  parts.reduce((hash, part) => Math.imul(hash ^ (part + 0x9e3779b9), 0x85ebca6b) ^ (hash >>> 13), 0x1234567) |
+  0;
 
 /** A life from a Weibull of shape `k` of which half are over at `median`. */
-export const drawLife = (random: Random, { median, k }: { median: number; k: number }) => median * (-Math.log(1 - random.even()) / Math.LN2) ** (1 / k);
+export const drawLife = (random: Random, { median, k }: { median: number; k: number }) =>
+  median * (-Math.log(1 - random.even()) / Math.LN2) ** (1 / k);

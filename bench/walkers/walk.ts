@@ -1,4 +1,13 @@
-import { Mark, Settings, type Entry, type Item, type ItemId, type Log, type Trip, type TripId } from "@/core/model";
+import {
+  Mark,
+  Settings,
+  type Entry,
+  type Item,
+  type ItemId,
+  type Log,
+  type Trip,
+  type TripId,
+} from "@/core/model";
 import { Item as ItemSchema, Trip as TripSchema } from "@/core/model";
 import { TERRAIN_WEAR } from "@/core/rules";
 import { TYPICAL_WET_SHARE } from "@/core/ledger/totals";
@@ -56,14 +65,37 @@ const day = (date: Date) => date.toISOString().slice(0, 10);
 export const NEVER: Policy = { replace: () => new Set(), leave: () => new Map() };
 
 /** Walks all of a walker's trips, deciding by a policy before each; calls `look` then too. */
-export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: (before: Before) => void): Outcome {
+export function walk(
+  walker: Walker,
+  policy: Policy,
+  { failure }: Costs,
+  look?: (before: Before) => void,
+): Outcome {
   const items: Item[] = [];
   const trips: Trip[] = [];
   const entries: Entry[] = [];
-  const sum = { histories: 0, failures: 0, early: 0, failureCost: 0, earlyCost: 0, savedGramMetres: 0, regrets: 0, regretsOfCover: 0 };
+  const sum = {
+    histories: 0,
+    failures: 0,
+    early: 0,
+    failureCost: 0,
+    earlyCost: 0,
+    savedGramMetres: 0,
+    regrets: 0,
+    regretsOfCover: 0,
+  };
   const newHolder = (slot: Slot, nth: number, acquired: string): Holder => {
     const id = `s${slot.n}-${nth}` as ItemId;
-    items.push(ItemSchema.parse({ id, name: `${slot.kind.id} ${nth}`, kind: slot.kind.id, weight: `${slot.grams} g`, price: slot.price, acquired }));
+    items.push(
+      ItemSchema.parse({
+        id,
+        name: `${slot.kind.id} ${nth}`,
+        kind: slot.kind.id,
+        weight: `${slot.grams} g`,
+        price: slot.price,
+        acquired,
+      }),
+    );
     sum.histories += 1;
     return { slot, id, nth, life: lifeOf(walker, slot, nth), worn: 0, insisted: 0 };
   };
@@ -108,12 +140,20 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
       const hardly = used && luck.chance(0.07);
       if (used) holder.worn += wearOf(slot, outing) * (hardly ? 0.1 : 1) * Math.exp(0.1 * luck.normal());
       const over = used && holder.worn >= holder.life;
-      carries.push({ item: holder.id, legs: null, mark: markOf(walker, holder, { used, hardly, called, over, cover: slot.kind.cover }, luck) });
+      carries.push({
+        item: holder.id,
+        legs: null,
+        mark: markOf(walker, holder, { used, hardly, called, over, cover: slot.kind.cover }, luck),
+      });
       if (!over) return;
       sum.failures += 1;
       sum.failureCost += failure(slot);
       retire(items, holder.id, "worn out", day(new Date(outing.starts.getTime() + outing.days * 86_400_000)));
-      holders[n] = newHolder(slot, holder.nth + 1, day(new Date(outing.starts.getTime() + (outing.days + 1) * 86_400_000)));
+      holders[n] = newHolder(
+        slot,
+        holder.nth + 1,
+        day(new Date(outing.starts.getTime() + (outing.days + 1) * 86_400_000)),
+      );
     });
     trips.push(tripOf(walker, outing, carries, missed));
   }
@@ -121,9 +161,16 @@ export function walk(walker: Walker, policy: Policy, { failure }: Costs, look?: 
 }
 
 /** What is weight carried for nothing when it is not used. */
-const isBallast = ({ kind: { cover, consequence, load } }: Slot) => !cover && consequence !== "danger" && load !== "hobby";
+const isBallast = ({ kind: { cover, consequence, load } }: Slot) =>
+  !cover && consequence !== "danger" && load !== "hobby";
 
-const isCalled = ({ kind }: Slot, { conditions, days }: Outing) => kind.triggers.some((trigger) => trigger === "always" || ((trigger === "camp time" || trigger === "darkness") && days > 1) || (conditions[trigger] ?? "none") !== "none");
+const isCalled = ({ kind }: Slot, { conditions, days }: Outing) =>
+  kind.triggers.some(
+    (trigger) =>
+      trigger === "always" ||
+      ((trigger === "camp time" || trigger === "darkness") && days > 1) ||
+      (conditions[trigger] ?? "none") !== "none",
+  );
 
 const WET = { none: 0.05, some: TYPICAL_WET_SHARE, strong: 0.75 } as const;
 
@@ -131,15 +178,30 @@ const WET = { none: 0.05, some: TYPICAL_WET_SHARE, strong: 0.75 } as const;
 export function wearOf({ kind }: Slot, { metres, days, terrain, conditions }: Outing): number {
   const nights = days - 1;
   switch (kind.wears) {
-    case "m": return metres * (kind.terrain ? TERRAIN_WEAR[terrain] : 1);
-    case "nights": return nights;
-    case "wet days": return days * WET[conditions.rain ?? "some"];
-    default: return kind.perNight * Math.max(nights, days / 2);
+    case "m":
+      return metres * (kind.terrain ? TERRAIN_WEAR[terrain] : 1);
+    case "nights":
+      return nights;
+    case "wet days":
+      return days * WET[conditions.rain ?? "some"];
+    default:
+      return kind.perNight * Math.max(nights, days / 2);
   }
 }
 
 /** The mark as this walker keeps it: sometimes missing, sometimes wrong, seldom with a word of why. */
-function markOf(walker: Walker, { slot, worn, life }: Holder, { used, hardly, called, over, cover }: { used: boolean; hardly: boolean; called: boolean; over: boolean; cover: boolean }, luck: ReturnType<typeof randomFrom>): Mark | null {
+function markOf(
+  walker: Walker,
+  { slot, worn, life }: Holder,
+  {
+    used,
+    hardly,
+    called,
+    over,
+    cover,
+  }: { used: boolean; hardly: boolean; called: boolean; over: boolean; cover: boolean },
+  luck: ReturnType<typeof randomFrom>,
+): Mark | null {
   const { missing, wrong } = walker.nature;
   if (over) return Mark.parse({ use: "used", trouble: "worn out", cause: "worn", condition: 0 });
   if (luck.chance(missing)) return null;
@@ -147,21 +209,39 @@ function markOf(walker: Walker, { slot, worn, life }: Holder, { used, hardly, ca
   const graded = walker.grades && slot.life !== null && used && luck.chance(0.6);
   return Mark.parse({
     use: use ? (hardly ? "hardly" : "used") : "unused",
-    why: !use && !called && luck.chance(0.25) ? "no call for it" : !use && cover && luck.chance(0.2) ? "cover" : null,
+    why:
+      !use && !called && luck.chance(0.25)
+        ? "no call for it"
+        : !use && cover && luck.chance(0.2)
+          ? "cover"
+          : null,
     // A grade falls from 5 to 1 over the life, give or take half a grade.
     // Their filters sleep with them: frost is no part of this.
     froze: slot.kind.freezes ? false : null,
-    condition: graded ? Math.max(1, Math.min(5, Math.round(5 - 4 * (worn / life) + 0.5 * luck.normal()))) : null,
+    condition: graded
+      ? Math.max(1, Math.min(5, Math.round(5 - 4 * (worn / life) + 0.5 * luck.normal())))
+      : null,
   });
 }
 
-function tripOf(walker: Walker, outing: Outing, carries: Trip["carries"], missed: readonly { what: string }[]): Trip {
+function tripOf(
+  walker: Walker,
+  outing: Outing,
+  carries: Trip["carries"],
+  missed: readonly { what: string }[],
+): Trip {
   const luck = randomFrom(seedOf(walker.seed, 4, outing.n));
   const ends = new Date(outing.starts.getTime() + (outing.days - 1) * 86_400_000);
   // One condition in twelve goes unnoted.
   const conditions = Object.fromEntries(Object.entries(outing.conditions).filter(() => !luck.chance(0.08)));
   const trip = TripSchema.parse({
-    id: `t${outing.n}`, name: `Trip ${outing.n}`, starts: day(outing.starts), ends: day(ends), cut: outing.cut, conditions, missed,
+    id: `t${outing.n}`,
+    name: `Trip ${outing.n}`,
+    starts: day(outing.starts),
+    ends: day(ends),
+    cut: outing.cut,
+    conditions,
+    missed,
     legs: [{ distance: `${outing.metres / 1000} km`, terrain: outing.terrain }],
   });
   return { ...trip, id: trip.id as TripId, carries };
@@ -175,6 +255,20 @@ function retire(items: Item[], id: ItemId, state: Item["state"], since: string):
 /** One worn out before the log began, its whole life an opening balance. */
 function retired(walker: Walker, slot: Slot, n: number): Item {
   const life = lifeOf(walker, slot, -1 - n);
-  const opening = slot.kind.wears === "m" ? { distance: `${life / 1000} km` } : { nights: slot.kind.wears === "nights" || slot.kind.wears === "wet days" ? life : life / slot.kind.perNight };
-  return ItemSchema.parse({ id: `s${slot.n}-old${n}`, name: `${slot.kind.id} old ${n}`, kind: slot.kind.id, past: "known", opening, state: "worn out", since: "2015-12-01" });
+  const opening =
+    slot.kind.wears === "m"
+      ? { distance: `${life / 1000} km` }
+      : {
+          nights:
+            slot.kind.wears === "nights" || slot.kind.wears === "wet days" ? life : life / slot.kind.perNight,
+        };
+  return ItemSchema.parse({
+    id: `s${slot.n}-old${n}`,
+    name: `${slot.kind.id} old ${n}`,
+    kind: slot.kind.id,
+    past: "known",
+    opening,
+    state: "worn out",
+    since: "2015-12-01",
+  });
 }

@@ -5,8 +5,11 @@ import { NEVER, walk } from "./walk";
 import { FAILURE_COST, USUAL, walkerOf } from "./world";
 
 // A handful of the simulated walkers, so that a change which spoils the measures is seen; `npm run bench:walkers` measures.
-const people = (n: number, wearing = false) => Array.from({ length: n }, (_, seed) => walkerOf(seed + 101, { ...USUAL, wearing }));
-const costs = { failure: ({ kind }: { kind: { consequence: keyof typeof FAILURE_COST } }) => FAILURE_COST[kind.consequence] };
+const people = (n: number, wearing = false) =>
+  Array.from({ length: n }, (_, seed) => walkerOf(seed + 101, { ...USUAL, wearing }));
+const costs = {
+  failure: ({ kind }: { kind: { consequence: keyof typeof FAILURE_COST } }) => FAILURE_COST[kind.consequence],
+};
 
 test("the same walker is drawn by the same seed", () => {
   expect(walkerOf(7, USUAL)).toEqual(walkerOf(7, USUAL));

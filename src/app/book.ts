@@ -12,15 +12,25 @@ import { readLog } from "@/data/log";
 export const today = () => format(new Date(), "yyyy-MM-dd");
 
 /** The log, opened and judged; once a request. */
-export const readBook = cache(async (): Promise<{ log: Log; book: Book; surveyed: Survey; judgements: Judgement[]; toAdd: Addition[] }> => {
-  const log = await readLog(await store());
-  const book = openBook(log, today());
-  const surveyed = survey(book);
-  const judgements = judgeAll(surveyed);
-  return { log, book, surveyed, judgements, toAdd: additions(book, judgements) };
-});
+export const readBook = cache(
+  async (): Promise<{
+    log: Log;
+    book: Book;
+    surveyed: Survey;
+    judgements: Judgement[];
+    toAdd: Addition[];
+  }> => {
+    const log = await readLog(await store());
+    const book = openBook(log, today());
+    const surveyed = survey(book);
+    const judgements = judgeAll(surveyed);
+    return { log, book, surveyed, judgements, toAdd: additions(book, judgements) };
+  },
+);
 
-const isPressing = ({ ruling, urgency }: Pick<Verdict, "ruling" | "urgency">) => ruling === null && (urgency === "now" || urgency === "before next trip");
+const isPressing = ({ ruling, urgency }: Pick<Verdict, "ruling" | "urgency">) =>
+  ruling === null && (urgency === "now" || urgency === "before next trip");
 
 /** How many things want something done before the next trip, and have not been ruled on. */
-export const pressingCount = (judgements: readonly Judgement[], toAdd: readonly Addition[]) => [...judgements.map(({ verdicts: [lead] }) => lead), ...toAdd].filter(isPressing).length;
+export const pressingCount = (judgements: readonly Judgement[], toAdd: readonly Addition[]) =>
+  [...judgements.map(({ verdicts: [lead] }) => lead), ...toAdd].filter(isPressing).length;

@@ -23,15 +23,36 @@ export const isHeavy = ({ weight }: { readonly weight: Mass | null }) => weight 
 /** What is wrong within one trip. Paths start at the trip. */
 export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
   const days = daysBetween(trip.starts, trip.ends) + 1;
-  if (days < 1) return [{ path: ["ends"], message: `It ends on ${trip.ends}, before it starts on ${trip.starts}.` }];
+  if (days < 1)
+    return [{ path: ["ends"], message: `It ends on ${trip.ends}, before it starts on ${trip.starts}.` }];
   const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
   const problems: Problem[] = [];
-  if (days > LONGEST_TRIP) problems.push({ path: ["ends"], message: `That is ${days} days. A trip may last ${LONGEST_TRIP} at most: look at the year.` });
-  if (trip.nights !== null && trip.nights > days) problems.push({ path: ["nights"], message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.` });
-  if (metres > days * FURTHEST_DAY) problems.push({ path: ["distance"], message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.` });
-  if (trip.felt.length > days) problems.push({ path: ["felt"], message: `${trip.felt.length} nights are told of, and the trip had ${trip.nights ?? days - 1}.` });
+  if (days > LONGEST_TRIP)
+    problems.push({
+      path: ["ends"],
+      message: `That is ${days} days. A trip may last ${LONGEST_TRIP} at most: look at the year.`,
+    });
+  if (trip.nights !== null && trip.nights > days)
+    problems.push({
+      path: ["nights"],
+      message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.`,
+    });
+  if (metres > days * FURTHEST_DAY)
+    problems.push({
+      path: ["distance"],
+      message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.`,
+    });
+  if (trip.felt.length > days)
+    problems.push({
+      path: ["felt"],
+      message: `${trip.felt.length} nights are told of, and the trip had ${trip.nights ?? days - 1}.`,
+    });
   trip.supplies.forEach(({ what, unit, out, back }, n) => {
-    if (back > out) problems.push({ path: ["supplies", n, "back"], message: `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). What was bought on the way counts as gone out.` });
+    if (back > out)
+      problems.push({
+        path: ["supplies", n, "back"],
+        message: `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). What was bought on the way counts as gone out.`,
+      });
   });
   return problems;
 }
@@ -40,42 +61,71 @@ export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
 export function logProblems(log: Log): Problem[] {
   const items = new Map(log.items.map((item) => [item.id, item]));
   const trips = new Set<string>();
-  const problems: Problem[] = [...doubles(log.items, "items"), ...doubles(log.trips, "trips"), ...doubles(log.entries, "entries"), ...doubles(log.rulings, "rulings")];
+  const problems: Problem[] = [
+    ...doubles(log.items, "items"),
+    ...doubles(log.trips, "trips"),
+    ...doubles(log.entries, "entries"),
+    ...doubles(log.rulings, "rulings"),
+  ];
   const known = (id: ItemId, path: Problem["path"]) => {
     if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
   };
   log.items.forEach((item, i) => {
     if (item.bag !== null) known(item.bag, ["items", i, "bag"]);
-    if (item.bag === item.id) problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
+    if (item.bag === item.id)
+      problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
   });
   log.trips.forEach((trip, t) => {
-    problems.push(...tripProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })));
+    problems.push(
+      ...tripProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })),
+    );
     const same = `${trip.name}\n${trip.starts}\n${trip.ends}`;
-    if (trips.has(same)) problems.push({ path: ["trips", t], message: `“${trip.name}” from ${trip.starts} to ${trip.ends} is here twice.` });
+    if (trips.has(same))
+      problems.push({
+        path: ["trips", t],
+        message: `“${trip.name}” from ${trip.starts} to ${trip.ends} is here twice.`,
+      });
     trips.add(same);
     const carried = new Set<ItemId>();
     trip.carries.forEach((carry, c) => {
       const path = ["trips", t, "marks", c];
       known(carry.item, [...path, "item"]);
-      if (carried.has(carry.item)) problems.push({ path: [...path, "item"], message: `“${items.get(carry.item)?.name ?? carry.item}” is marked twice on one trip.` });
+      if (carried.has(carry.item))
+        problems.push({
+          path: [...path, "item"],
+          message: `“${items.get(carry.item)?.name ?? carry.item}” is marked twice on one trip.`,
+        });
       carried.add(carry.item);
       const beyond = carry.legs?.find((leg) => leg > trip.legs.length);
-      if (beyond) problems.push({ path: [...path, "legs"], message: `There is no leg ${beyond}: the trip has ${trip.legs.length}.` });
+      if (beyond)
+        problems.push({
+          path: [...path, "legs"],
+          message: `There is no leg ${beyond}: the trip has ${trip.legs.length}.`,
+        });
     });
-    for (const field of ["made", "stay"] as const) trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
-    trip.felt.forEach(({ slept }, n) => slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])));
+    for (const field of ["made", "stay"] as const)
+      trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
+    trip.felt.forEach(({ slept }, n) =>
+      slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])),
+    );
   });
   log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
   log.rulings.forEach(({ item, what, verb }, r) => {
     if (item !== null) known(item, ["rulings", r, "item"]);
-    if ((item === null) !== (verb === "add") || (what === null) !== (item !== null)) problems.push({ path: ["rulings", r], message: "A ruling names its item, or, where the verb is “add”, what was to be added." });
+    if ((item === null) !== (verb === "add") || (what === null) !== (item !== null))
+      problems.push({
+        path: ["rulings", r],
+        message: "A ruling names its item, or, where the verb is “add”, what was to be added.",
+      });
   });
   return problems.length ? problems : carriedAfterExit(log);
 }
 
 function doubles(records: readonly { readonly id: string }[], name: string): Problem[] {
   const seen = new Set<string>();
-  return records.flatMap(({ id }, n) => (seen.has(id) ? [{ path: [name, n, "id"], message: `The id “${id}” is taken.` }] : (seen.add(id), [])));
+  return records.flatMap(({ id }, n) =>
+    seen.has(id) ? [{ path: [name, n, "id"], message: `The id “${id}” is taken.` }] : (seen.add(id), []),
+  );
 }
 
 function carriedAfterExit(log: Log): Problem[] {
@@ -87,7 +137,12 @@ function carriedAfterExit(log: Log): Problem[] {
       if (!before) return [];
       const t = log.trips.indexOf(carry.outing.trip);
       const c = carry.outing.trip.carries.indexOf(carry.carry);
-      return [{ path: ["trips", t, "marks", c], message: `“${item.name}” is carried on ${carry.outing.trip.name}, after it was ${before}.` }];
+      return [
+        {
+          path: ["trips", t, "marks", c],
+          message: `“${item.name}” is carried on ${carry.outing.trip.name}, after it was ${before}.`,
+        },
+      ];
     });
   });
 }

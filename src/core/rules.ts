@@ -3,10 +3,22 @@ import type { Consequence, Item, KindNumbers, SchoolName, Settings, Terrain } fr
 import { SCHOOLS, type School } from "./verdict/schools";
 
 /** How hard ground is on what touches it. Common practice, no source. */
-export const TERRAIN_WEAR: Readonly<Record<Terrain, number>> = { soft: 0.8, mixed: 1, road: 1.2, mud: 1.2, sand: 1.3, rock: 1.5 };
+export const TERRAIN_WEAR: Readonly<Record<Terrain, number>> = {
+  soft: 0.8,
+  mixed: 1,
+  road: 1.2,
+  mud: 1.2,
+  sand: 1.3,
+  rock: 1.5,
+};
 
 /** Chance of giving out before the next trip ends that is too much, by what its failing costs. Common practice, no source. */
-export const TOO_LIKELY: Readonly<Record<Consequence, number>> = { danger: 0.1, "trip-ending": 0.1, discomfort: 0.2, nuisance: 0.4 };
+export const TOO_LIKELY: Readonly<Record<Consequence, number>> = {
+  danger: 0.1,
+  "trip-ending": 0.1,
+  discomfort: 0.2,
+  nuisance: 0.4,
+};
 
 /** The numbers of the trade as one owner has them. */
 export interface Rules {
@@ -35,10 +47,19 @@ export function rulesOf(settings: Settings, school: SchoolName = settings.school
 }
 
 function withNumbers(kind: Kind, { median, shape, ageDays, limits = {}, services = {} }: KindNumbers): Kind {
-  const life: LifeRule | null = kind.life && { ...kind.life, median: median ?? kind.life.median, k: shape ?? kind.life.k };
+  const life: LifeRule | null = kind.life && {
+    ...kind.life,
+    median: median ?? kind.life.median,
+    k: shape ?? kind.life.k,
+  };
   return {
-    ...kind, life, ageDays: ageDays ?? kind.ageDays,
+    ...kind,
+    life,
+    ageDays: ageDays ?? kind.ageDays,
     readings: kind.readings.map((rule) => ({ ...rule, limit: limits[rule.what] ?? rule.limit })),
-    services: kind.services.map((rule) => ({ ...rule, ...(services[rule.what] === undefined ? {} : { every: services[rule.what]! }) })),
+    services: kind.services.map((rule) => ({
+      ...rule,
+      ...(services[rule.what] === undefined ? {} : { every: services[rule.what]! }),
+    })),
   };
 }

@@ -2,9 +2,12 @@ import geodesic from "geographiclib-geodesic";
 import { expect, test } from "vitest";
 import { ASCENT_NOISE_M, readGpx } from "./gpx";
 
-const file = (inside: string, version = "1.1") => `<?xml version="1.0"?><gpx version="${version}" creator="test" xmlns="http://www.topografix.com/GPX/1/${version.at(-1)}">${inside}</gpx>`;
-const point = (lat: number, lon: number, ele?: number, time?: string) => `<trkpt lat="${lat}" lon="${lon}">${ele === undefined ? "" : `<ele>${ele}</ele>`}${time ? `<time>${time}</time>` : ""}</trkpt>`;
-const track = (...segments: string[]) => file(`<trk><name>Saltpan</name>${segments.map((inside) => `<trkseg>${inside}</trkseg>`).join("")}</trk>`);
+const file = (inside: string, version = "1.1") =>
+  `<?xml version="1.0"?><gpx version="${version}" creator="test" xmlns="http://www.topografix.com/GPX/1/${version.at(-1)}">${inside}</gpx>`;
+const point = (lat: number, lon: number, ele?: number, time?: string) =>
+  `<trkpt lat="${lat}" lon="${lon}">${ele === undefined ? "" : `<ele>${ele}</ele>`}${time ? `<time>${time}</time>` : ""}</trkpt>`;
+const track = (...segments: string[]) =>
+  file(`<trk><name>Saltpan</name>${segments.map((inside) => `<trkseg>${inside}</trkseg>`).join("")}</trk>`);
 const sums = (text: string) => {
   const read = readGpx(text);
   if (!read.ok) throw new Error(read.why);
@@ -37,7 +40,9 @@ test("ascent leaves the noise out and counts the climb", () => {
 });
 
 test("a slow steady climb is not lost in the noise", () => {
-  expect(sums(track(Array.from({ length: 101 }, (_, n) => point(10, 10 + n / 1000, 200 + n)).join(""))).ascent).toBe(100);
+  expect(
+    sums(track(Array.from({ length: 101 }, (_, n) => point(10, 10 + n / 1000, 200 + n)).join(""))).ascent,
+  ).toBe(100);
 });
 
 test("missing heights and times leave their sums out, and nothing else", () => {
@@ -47,13 +52,23 @@ test("missing heights and times leave their sums out, and nothing else", () => {
 
 test("moving time leaves rests out", () => {
   const at = (minute: number) => `2026-05-01T08:${String(minute).padStart(2, "0")}:00Z`;
-  const { movingSeconds, starts } = sums(track(point(10, 10, 1, at(0)) + point(10, 10.001, 1, at(2)) + point(10, 10.001, 1, at(20)) + point(10, 10.002, 1, at(22))));
+  const { movingSeconds, starts } = sums(
+    track(
+      point(10, 10, 1, at(0)) +
+        point(10, 10.001, 1, at(2)) +
+        point(10, 10.001, 1, at(20)) +
+        point(10, 10.002, 1, at(22)),
+    ),
+  );
   expect(movingSeconds).toBe(240);
   expect(starts).toBe("2026-05-01T08:00:00.000Z");
 });
 
 test("reads GPX 1.0, and routes where there are no tracks", () => {
-  const route = file(`<rte><name>Plan</name><rtept lat="10" lon="10"/><rtept lat="10" lon="10.01"/></rte>`, "1.0");
+  const route = file(
+    `<rte><name>Plan</name><rtept lat="10" lon="10"/><rtept lat="10" lon="10.01"/></rte>`,
+    "1.0",
+  );
   expect(sums(route)).toMatchObject({ name: "Plan", points: 2 });
 });
 

@@ -28,7 +28,8 @@ export interface GpxSum {
   readonly tracks: readonly TrackSum[];
 }
 
-export type ReadGpx = { readonly ok: true; readonly value: GpxSum } | { readonly ok: false; readonly why: string };
+export type ReadGpx =
+  { readonly ok: true; readonly value: GpxSum } | { readonly ok: false; readonly why: string };
 
 interface Point {
   readonly lat: number;
@@ -43,27 +44,53 @@ const ARRAYS = new Set(["trk", "rte", "trkseg", "trkpt", "rtept"]);
 /** The parser alone, as the measure of the rest. No entities are expanded, nothing outside is fetched. */
 export function parseXml(text: string): Node {
   return new XMLParser({
-    ignoreAttributes: false, attributeNamePrefix: "", parseTagValue: false, parseAttributeValue: false, processEntities: false, removeNSPrefix: true,
+    ignoreAttributes: false,
+    attributeNamePrefix: "",
+    parseTagValue: false,
+    parseAttributeValue: false,
+    processEntities: false,
+    removeNSPrefix: true,
     isArray: (name) => ARRAYS.has(name),
   }).parse(text) as Node;
 }
 
 /** Reads GPX 1.0 or 1.1: tracks, or routes where there are none. Missing elevations and times are left out of their sums. */
 export function readGpx(text: string): ReadGpx {
-  if (/<!DOCTYPE/i.test(text.slice(0, 2000))) return { ok: false, why: "This file has a document type, which no GPX needs. It is not read." };
+  if (/<!DOCTYPE/i.test(text.slice(0, 2000)))
+    return { ok: false, why: "This file has a document type, which no GPX needs. It is not read." };
   const root = textual(() => parseXml(text)).gpx as Node | undefined;
-  if (!root || typeof root !== "object") return { ok: false, why: whereBroken(text) ?? "This is not a GPX file: it has no <gpx> in it." };
-  const tracks = nodes(root.trk).map((track, n) => sum(word(track.name) || `Track ${n + 1}`, nodes(track.trkseg).map((segment) => nodes(segment.trkpt))));
-  const routes = nodes(root.rte).map((route, n) => sum(word(route.name) || `Route ${n + 1}`, [nodes(route.rtept)]));
+  if (!root || typeof root !== "object")
+    return { ok: false, why: whereBroken(text) ?? "This is not a GPX file: it has no <gpx> in it." };
+  const tracks = nodes(root.trk).map((track, n) =>
+    sum(
+      word(track.name) || `Track ${n + 1}`,
+      nodes(track.trkseg).map((segment) => nodes(segment.trkpt)),
+    ),
+  );
+  const routes = nodes(root.rte).map((route, n) =>
+    sum(word(route.name) || `Route ${n + 1}`, [nodes(route.rtept)]),
+  );
   const sums = (tracks.some(isTrack) ? tracks : routes).filter(isTrack);
   const bad = [...tracks, ...routes].find((each): each is string => typeof each === "string");
   if (bad) return { ok: false, why: bad };
-  if (sums.length === 0) return { ok: false, why: whereBroken(text) ?? "There is no track or route with two points or more in it." };
-  return { ok: true, value: { name: word((root.metadata as Node | undefined)?.name) || word(root.name) || sums[0]!.name, tracks: sums } };
+  if (sums.length === 0)
+    return {
+      ok: false,
+      why: whereBroken(text) ?? "There is no track or route with two points or more in it.",
+    };
+  return {
+    ok: true,
+    value: {
+      name: word((root.metadata as Node | undefined)?.name) || word(root.name) || sums[0]!.name,
+      tracks: sums,
+    },
+  };
 }
 
-const isTrack = (each: TrackSum | string | null): each is TrackSum => each !== null && typeof each !== "string";
-const nodes = (value: unknown): Node[] => (Array.isArray(value) ? value.filter((node): node is Node => typeof node === "object" && node !== null) : []);
+const isTrack = (each: TrackSum | string | null): each is TrackSum =>
+  each !== null && typeof each !== "string";
+const nodes = (value: unknown): Node[] =>
+  Array.isArray(value) ? value.filter((node): node is Node => typeof node === "object" && node !== null) : [];
 const word = (value: unknown): string => (typeof value === "string" ? value.trim().slice(0, 120) : "");
 
 function textual(parse: () => Node): Node {
@@ -76,7 +103,9 @@ function textual(parse: () => Node): Node {
 
 function whereBroken(text: string): string | null {
   const sound = XMLValidator.validate(text);
-  return sound === true ? null : `This is not sound XML: ${sound.err.msg} At line ${sound.err.line}, column ${sound.err.col}.`;
+  return sound === true
+    ? null
+    : `This is not sound XML: ${sound.err.msg} At line ${sound.err.line}, column ${sound.err.col}.`;
 }
 
 /** The sums of a track; null for fewer than two points, a sentence where a point can't be on Earth. */
@@ -94,7 +123,8 @@ function sum(name: string, segments: readonly (readonly Node[])[]): TrackSum | s
     let floor: number | null = null;
     for (const node of segment) {
       const point = toPoint(node);
-      if (!point) return `${name}: point ${points + 1} is not on Earth (latitude ${String(node.lat)}, longitude ${String(node.lon)}).`;
+      if (!point)
+        return `${name}: point ${points + 1} is not on Earth (latitude ${String(node.lat)}, longitude ${String(node.lon)}).`;
       points++;
       if (point.time !== null) {
         first ??= point.time;
@@ -109,7 +139,14 @@ function sum(name: string, segments: readonly (readonly Node[])[]): TrackSum | s
         }
       }
       if (before) {
-        const step = geodesic.Geodesic.WGS84.Inverse(before.lat, before.lon, point.lat, point.lon, geodesic.Geodesic.DISTANCE).s12 ?? 0;
+        const step =
+          geodesic.Geodesic.WGS84.Inverse(
+            before.lat,
+            before.lon,
+            point.lat,
+            point.lon,
+            geodesic.Geodesic.DISTANCE,
+          ).s12 ?? 0;
         metres += step;
         const seconds = point.time !== null && before.time !== null ? (point.time - before.time) / 1000 : 0;
         if (seconds > 0 && seconds <= LONGEST_STEP_S && step / seconds >= MOVING_MS) moving += seconds;
@@ -119,7 +156,15 @@ function sum(name: string, segments: readonly (readonly Node[])[]): TrackSum | s
   }
   if (points < 2) return null;
   const day = (time: number | null) => (time === null ? null : new Date(time).toISOString());
-  return { name, metres, ascent: hasHeights ? climbed : null, movingSeconds: first === null ? null : moving, starts: day(first), ends: day(last), points };
+  return {
+    name,
+    metres,
+    ascent: hasHeights ? climbed : null,
+    movingSeconds: first === null ? null : moving,
+    starts: day(first),
+    ends: day(last),
+    points,
+  };
 }
 
 function toPoint(node: Node): Point | null {

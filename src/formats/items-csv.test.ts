@@ -10,30 +10,49 @@ const read = (text: string, owned: string[] = [], unit: "g" | "oz" = "g") => {
 };
 
 test("columns in any order, their meaning guessed, units in the column's name", () => {
-  const [first, second] = read("Notes;Weight (oz);Item;Qty;Location\nfor rain;11;Rain shell;1;outside\n;3.4;Stakes;8;main bag\n");
-  expect(first).toMatchObject({ line: 2, problem: null, item: { name: "Rain shell", weight: "11 oz", kind: "rain shell", stow: "outside", note: "for rain" } });
+  const [first, second] = read(
+    "Notes;Weight (oz);Item;Qty;Location\nfor rain;11;Rain shell;1;outside\n;3.4;Stakes;8;main bag\n",
+  );
+  expect(first).toMatchObject({
+    line: 2,
+    problem: null,
+    item: { name: "Rain shell", weight: "11 oz", kind: "rain shell", stow: "outside", note: "for rain" },
+  });
   expect(second).toMatchObject({ item: { name: "Stakes", weight: "3.4 oz", pieces: 8, stow: "main" } });
 });
 
 test("a unit column, and a bare number in the owner's unit", () => {
-  expect(read("name,weight,unit\nMug,52,g\nPot,4,oz").map((row) => row.item?.weight)).toEqual(["52 g", "4 oz"]);
+  expect(read("name,weight,unit\nMug,52,g\nPot,4,oz").map((row) => row.item?.weight)).toEqual([
+    "52 g",
+    "4 oz",
+  ]);
   expect(read("name,weight\nMug,1.8", [], "oz")[0]!.item?.weight).toBe("1.8 oz");
 });
 
 test("other words for the columns, and a price as it is written here or there", () => {
   const price = (text: string) => read(`Item name,Wt (g),Cost\nMug,52,"${text}"`)[0]!.item;
   expect(price("€1,200")).toMatchObject({ name: "Mug", weight: "52 g", price: 1200 });
-  expect([price("1,200.50"), price("1.200,50"), price("12,5"), price("12.5"), price("$90")].map((item) => item?.price)).toEqual([1200.5, 1200.5, 12.5, 12.5, 90]);
+  expect(
+    [price("1,200.50"), price("1.200,50"), price("12,5"), price("12.5"), price("$90")].map(
+      (item) => item?.price,
+    ),
+  ).toEqual([1200.5, 1200.5, 12.5, 12.5, 90]);
 });
 
 test("a thing of 80 kg is asked about, not refused", () => {
-  expect(read("name,weight\nSock,80 kg\nMug,52 g").map(({ problem, heavy }) => [problem, heavy])).toEqual([[null, true], [null, false]]);
+  expect(read("name,weight\nSock,80 kg\nMug,52 g").map(({ problem, heavy }) => [problem, heavy])).toEqual([
+    [null, true],
+    [null, false],
+  ]);
 });
 
 test("each bad row is named with its line and reason", () => {
   const rows = read("name,weight,price\n,12 g,\nMug,heavy,\nPot,100 g,-4\nSpoon,17 g,9");
   expect(rows.map((row) => row.problem)).toEqual([
-    "It has no name.", expect.stringContaining("weight “heavy”"), expect.stringContaining("price “-4”"), null,
+    "It has no name.",
+    expect.stringContaining("weight “heavy”"),
+    expect.stringContaining("price “-4”"),
+    null,
   ]);
   expect(rows[1]!.line).toBe(3);
 });
@@ -43,19 +62,39 @@ test("doubles are seen, on the shelf and within the list", () => {
 });
 
 test("a quotation mark left open is told with its line, and an empty list is told", () => {
-  expect(readTable('name,note\nMug,"open')).toMatchObject({ ok: false, why: expect.stringContaining("not closed") });
+  expect(readTable('name,note\nMug,"open')).toMatchObject({
+    ok: false,
+    why: expect.stringContaining("not closed"),
+  });
   expect(readTable("name\n")).toMatchObject({ ok: false });
 });
 
 test("a cell can't start a formula in a spreadsheet", () => {
-  const text = writeItems([Item.parse({ id: "x", name: "=HYPERLINK(\"http://x\")", kind: "other", note: "@SUM(1)" })]);
+  const text = writeItems([
+    Item.parse({ id: "x", name: '=HYPERLINK("http://x")', kind: "other", note: "@SUM(1)" }),
+  ]);
   expect(text).not.toMatch(/(^|,)"?[=@]/m);
 });
 
 test("what is written is read again as it was", () => {
   const word = fc.stringMatching(/^[A-Za-z][A-Za-z0-9 ,;"'é-]{0,30}[a-z]$/);
-  fc.assert(fc.property(fc.uniqueArray(word, { minLength: 1, maxLength: 8, selector: (name) => name.toLowerCase() }), fc.integer({ min: 1, max: 5000 }), (names, grams) => {
-    const items = names.map((name, n) => Item.parse({ id: `i${n}`, name, kind: "fleece", weight: `${grams} g`, note: name }));
-    expect(read(writeItems(items)).map((row) => [row.item?.name, row.item?.weight, row.item?.kind, row.item?.note])).toEqual(items.map((item) => [item.name, item.weight?.typed, item.kind, item.note]));
-  }));
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(word, { minLength: 1, maxLength: 8, selector: (name) => name.toLowerCase() }),
+      fc.integer({ min: 1, max: 5000 }),
+      (names, grams) => {
+        const items = names.map((name, n) =>
+          Item.parse({ id: `i${n}`, name, kind: "fleece", weight: `${grams} g`, note: name }),
+        );
+        expect(
+          read(writeItems(items)).map((row) => [
+            row.item?.name,
+            row.item?.weight,
+            row.item?.kind,
+            row.item?.note,
+          ]),
+        ).toEqual(items.map((item) => [item.name, item.weight?.typed, item.kind, item.note]));
+      },
+    ),
+  );
 });

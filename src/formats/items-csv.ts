@@ -5,7 +5,18 @@ import { Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass } from "@/core/units/quantity";
 
 /** Columns that a list may have, in the order they are written. */
-export const CSV_FIELDS = ["name", "kind", "weight", "unit", "stow", "pieces", "price", "acquired", "state", "note"] as const;
+export const CSV_FIELDS = [
+  "name",
+  "kind",
+  "weight",
+  "unit",
+  "stow",
+  "pieces",
+  "price",
+  "acquired",
+  "state",
+  "note",
+] as const;
 export type CsvField = (typeof CSV_FIELDS)[number];
 /** For each field the number of its column, if it has one. */
 export type Mapping = Readonly<Partial<Record<CsvField, number>>>;
@@ -13,7 +24,9 @@ export type Mapping = Readonly<Partial<Record<CsvField, number>>>;
 /** Largest list read, in bytes. */
 export const CSV_LIMIT = 5 * 1024 * 1024;
 
-export type CsvTable = { readonly ok: true; readonly header: readonly string[]; readonly rows: readonly (readonly string[])[] } | { readonly ok: false; readonly why: string };
+export type CsvTable =
+  | { readonly ok: true; readonly header: readonly string[]; readonly rows: readonly (readonly string[])[] }
+  | { readonly ok: false; readonly why: string };
 
 /** Reads a table as RFC 4180 has it; commas, semicolons and tabs are told apart by themselves. */
 export function readTable(text: string): CsvTable {
@@ -21,7 +34,11 @@ export function readTable(text: string): CsvTable {
   const broken = errors.find((error) => error.type === "Quotes");
   if (broken) return { ok: false, why: `Line ${(broken.row ?? 0) + 1}: a quotation mark is not closed.` };
   const [header, ...rows] = data;
-  if (!header || rows.length === 0) return { ok: false, why: "There are no rows in it. The first line names the columns, each further line is a thing." };
+  if (!header || rows.length === 0)
+    return {
+      ok: false,
+      why: "There are no rows in it. The first line names the columns, each further line is a thing.",
+    };
   return { ok: true, header: header.map((name) => name.trim()), rows };
 }
 
@@ -41,12 +58,14 @@ const WORDS: Readonly<Record<CsvField, RegExp>> = {
 /** Which column holds what, guessed from their names. */
 export function guessMapping(header: readonly string[]): Mapping {
   const taken = new Set<number>();
-  return Object.fromEntries((["unit", ...CSV_FIELDS.filter((field) => field !== "unit")] as const).flatMap((field) => {
-    const column = header.findIndex((name, n) => !taken.has(n) && WORDS[field].test(name));
-    if (column < 0) return [];
-    taken.add(column);
-    return [[field, column]];
-  }));
+  return Object.fromEntries(
+    (["unit", ...CSV_FIELDS.filter((field) => field !== "unit")] as const).flatMap((field) => {
+      const column = header.findIndex((name, n) => !taken.has(n) && WORDS[field].test(name));
+      if (column < 0) return [];
+      taken.add(column);
+      return [[field, column]];
+    }),
+  );
 }
 
 /** What one row comes to. Lines count from 1, the header being line 1. */
@@ -66,32 +85,54 @@ export interface CsvRow {
  *
  * @param owned names on the shelf already, in lower case
  */
-export function readItems(header: readonly string[], rows: readonly (readonly string[])[], mapping: Mapping, owned: ReadonlySet<string>, bareUnit: "g" | "oz"): CsvRow[] {
+export function readItems(
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  mapping: Mapping,
+  owned: ReadonlySet<string>,
+  bareUnit: "g" | "oz",
+): CsvRow[] {
   const seen = new Set(owned);
-  const named = /\b(kg|g|oz|lb)\b/i.exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
+  const named = /\b(kg|g|oz|lb)\b/i
+    .exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]
+    ?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
   return rows.map((row, n): CsvRow => {
-    const cell = (field: CsvField) => (mapping[field] === undefined ? "" : (row[mapping[field]] ?? "").trim());
+    const cell = (field: CsvField) =>
+      mapping[field] === undefined ? "" : (row[mapping[field]] ?? "").trim();
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
-    const told = (item: CsvRow["item"], problem: string | null, heavy = false): CsvRow => ({ line: n + 2, name, item, problem, double, heavy });
+    const told = (item: CsvRow["item"], problem: string | null, heavy = false): CsvRow => ({
+      line: n + 2,
+      name,
+      item,
+      problem,
+      double,
+      heavy,
+    });
     if (name === "") return told(null, "It has no name.");
     const weight = cell("weight");
     const unit = cell("unit").toLowerCase();
-    const mass = weight === "" ? null : parseMass(/[a-z]/i.test(weight) || unit === "" ? weight : `${weight} ${unit}`, named ?? bareUnit);
+    const mass =
+      weight === ""
+        ? null
+        : parseMass(/[a-z]/i.test(weight) || unit === "" ? weight : `${weight} ${unit}`, named ?? bareUnit);
     if (mass && !mass.ok) return told(null, `weight “${weight}${unit ? ` ${unit}` : ""}”: ${mass.why}`);
     const kind = cell("kind");
     const stow = cell("stow").toLowerCase();
     const price = plainNumber(cell("price"));
     const made = Item.omit({ id: true }).safeParse({
-      name, weight: mass?.ok ? mass.value.typed : null,
+      name,
+      weight: mass?.ok ? mass.value.typed : null,
       kind: (kind && findKind(kind)?.id) || guessKind(name).id,
       stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
       pieces: cell("pieces") === "" ? 1 : Number(cell("pieces")),
       price: price === "" ? null : Number(price),
       acquired: cell("acquired") || null,
       state: cell("state").toLowerCase() || "active",
-      note: [cell("note"), kind && !findKind(kind) ? `kind in the list: ${kind}` : ""].filter(Boolean).join("; "),
+      note: [cell("note"), kind && !findKind(kind) ? `kind in the list: ${kind}` : ""]
+        .filter(Boolean)
+        .join("; "),
     });
     if (!made.success) {
       const { path, message } = made.error.issues[0]!;
@@ -110,8 +151,21 @@ function plainNumber(text: string): string {
 
 /** Writes the shelf as a table. A cell that a spreadsheet would run as a formula is made harmless. */
 export function writeItems(items: readonly ItemRecord[]): string {
-  return `${Papa.unparse({
-    fields: CSV_FIELDS.filter((field) => field !== "unit"),
-    data: items.map(({ name, kind, weight, stow, pieces, price, acquired, state, note }) => [name, kind, weight?.typed ?? "", stow ?? "", pieces, price ?? "", acquired ?? "", state, note]),
-  }, { newline: "\r\n", escapeFormulae: true })}\r\n`;
+  return `${Papa.unparse(
+    {
+      fields: CSV_FIELDS.filter((field) => field !== "unit"),
+      data: items.map(({ name, kind, weight, stow, pieces, price, acquired, state, note }) => [
+        name,
+        kind,
+        weight?.typed ?? "",
+        stow ?? "",
+        pieces,
+        price ?? "",
+        acquired ?? "",
+        state,
+        note,
+      ]),
+    },
+    { newline: "\r\n", escapeFormulae: true },
+  )}\r\n`;
 }

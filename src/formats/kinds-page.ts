@@ -4,7 +4,11 @@ import { METRES_PER_MILE } from "@/core/units/quantity";
 /** docs/kinds.md: every kind with what it brings, for whoever writes a file by hand or doubts a number. */
 export function kindsPage(): string {
   const rows = KINDS.map((kind) => [
-    kind.id, kind.jobs.join(", "), kind.triggers.join(", "), kind.consequence + (kind.cover ? ", cover" : ""), wearOf(kind),
+    kind.id,
+    kind.jobs.join(", "),
+    kind.triggers.join(", "),
+    kind.consequence + (kind.cover ? ", cover" : ""),
+    wearOf(kind),
     kind.services.map((rule) => serviceOf(rule, kind)).join("; "),
     kind.readings.map(({ what, unit, limit }) => `${what} ${limit} ${unit}`).join("; "),
   ]);
@@ -20,12 +24,17 @@ export function kindsPage(): string {
   ].join("\n");
 }
 
-const amount = (wear: number, { wears }: Kind) => (wears === "m" ? `${Math.round(wear / METRES_PER_MILE)} mi` : `${wear} ${wears}`);
+const amount = (wear: number, { wears }: Kind) =>
+  wears === "m" ? `${Math.round(wear / METRES_PER_MILE)} mi` : `${wear} ${wears}`;
 
 function wearOf(kind: Kind): string {
   const unit = kind.wears === "m" ? `distance${kind.terrain ? ", by ground" : ""}` : kind.wears;
   const life = kind.life ? `: ${amount(kind.life.median, kind)}, ${kind.life.k}` : "";
-  return (kind.wears === "none" ? "" : unit) + life + (kind.ageDays === null ? "" : `: replaced after ${kind.ageDays} days`);
+  return (
+    (kind.wears === "none" ? "" : unit) +
+    life +
+    (kind.ageDays === null ? "" : `: replaced after ${kind.ageDays} days`)
+  );
 }
 
 function serviceOf(rule: ServiceRule, kind: Kind): string {

@@ -13,60 +13,207 @@ const problems = (text: string) => {
   const read = readLogFile(text);
   return read.ok ? [] : read.problems.map(sayProblem);
 };
-const file = (inside: object) => JSON.stringify({ format: "nettle-tally", version: 1, items: [{ name: "Mug", kind: "mug" }], ...inside });
+const file = (inside: object) =>
+  JSON.stringify({ format: "nettle-tally", version: 1, items: [{ name: "Mug", kind: "mug" }], ...inside });
 
 test("export then import is the identity, for any history and for the demo", () => {
-  fc.assert(fc.property(anyFile, (made) => {
-    const log = logOf(made);
-    expect(readLogFile(writeLogFile(log))).toEqual({ ok: true, log });
-  }));
+  fc.assert(
+    fc.property(anyFile, (made) => {
+      const log = logOf(made);
+      expect(readLogFile(writeLogFile(log))).toEqual({ ok: true, log });
+    }),
+  );
   const demo = demoLog();
   expect(readLogFile(writeLogFile(demo))).toEqual({ ok: true, log: demo });
 });
 
 test("a minimal item needs a name and a kind; a minimal trip dates, a distance and marks", () => {
-  const read = readLogFile(file({ trips: [{ starts: "2026-05-01", ends: "2026-05-03", distance: 62, marks: [{ item: "mug", use: "used" }] }] }));
-  expect(read).toMatchObject({ ok: true, log: { items: [{ id: "mug" }], trips: [{ name: "Trip of 2026-05-01", legs: [{ distance: { typed: "62 km", m: 62_000 } }], carries: [{ item: "mug", mark: { use: "used" } }] }] } });
+  const read = readLogFile(
+    file({
+      trips: [
+        { starts: "2026-05-01", ends: "2026-05-03", distance: 62, marks: [{ item: "mug", use: "used" }] },
+      ],
+    }),
+  );
+  expect(read).toMatchObject({
+    ok: true,
+    log: {
+      items: [{ id: "mug" }],
+      trips: [
+        {
+          name: "Trip of 2026-05-01",
+          legs: [{ distance: { typed: "62 km", m: 62_000 } }],
+          carries: [{ item: "mug", mark: { use: "used" } }],
+        },
+      ],
+    },
+  });
 });
 
 test("what was slept in may be said by name", () => {
-  const read = readLogFile(file({ trips: [{ starts: "2026-05-01", ends: "2026-05-03", distance: 62, felt: [{ felt: "cool", slept: ["MUG"] }] }] }));
-  expect(read).toMatchObject({ ok: true, log: { trips: [{ felt: [{ low: null, felt: "cool", slept: ["mug"] }] }] } });
+  const read = readLogFile(
+    file({
+      trips: [
+        { starts: "2026-05-01", ends: "2026-05-03", distance: 62, felt: [{ felt: "cool", slept: ["MUG"] }] },
+      ],
+    }),
+  );
+  expect(read).toMatchObject({
+    ok: true,
+    log: { trips: [{ felt: [{ low: null, felt: "cool", slept: ["mug"] }] }] },
+  });
 });
 
 test.each([
-  ["{\n  \"format\": oops", /line 2, column 13/],
+  ['{\n  "format": oops', /line 2, column 13/],
   [file({ version: 99 }), /later version/],
   [JSON.stringify({ format: "gear-list" }), /not a Nettle Tally file/],
   [file({ items: [{ name: "Mug", kind: "grail" }] }), /items \[1\] kind: “grail” is not a kind/],
-  [file({ items: [{ name: "Mug", kind: "mug", weight: "-3 g" }] }), /items \[1\] weight: It can't be below zero/],
+  [
+    file({ items: [{ name: "Mug", kind: "mug", weight: "-3 g" }] }),
+    /items \[1\] weight: It can't be below zero/,
+  ],
   [file({ items: [{ name: "Mug", kind: "mug", weight: "3 stone" }] }), /not a unit/],
-  [file({ trips: [{ starts: "2026-05-03", ends: "2026-05-01", distance: "5 km" }] }), /trips \[1\] ends: It ends on 2026-05-01, before it starts/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", nights: 9, distance: "5 km" }] }), /9 nights don't fit into 2 days/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5000 km" }] }), /over 200 km for each day/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Anvil", use: "used" }] }] }), /“Anvil” is not among the items/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }, { item: "mug", use: "used" }] }] }), /marked twice/],
-  [file({ trips: [1, 2].map(() => ({ id: "a", starts: "2026-05-01", ends: "2026-05-02", distance: "5 km" })) }), /The id “a” is taken/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", marks: [{ item: "Mug", use: "used", trouble: "lost" }] }, { starts: "2026-06-01", ends: "2026-06-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }] }] }), /carried on Trip of 2026-06-01, after it was lost/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ felt: "cold" }, { felt: "cold" }, { felt: "right" }] }] }), /3 nights are told of, and the trip had 1/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ felt: "cold", slept: ["hammock"] }] }] }), /slept \[1\]: “hammock” is not among the items/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ low: 451, felt: "hot" }] }] }), /Above 50 °C/],
-  [file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", supplies: [{ what: "gas", unit: "g", out: 230, back: 260 }] }] }), /More gas came home \(260 g\) than went out \(230 g\)/],
-  [file({ rulings: [{ verb: "drop", decision: "agree", on: "2026-05-01" }] }), /rulings \[1\]: A ruling names its item/],
-  [file({ rulings: [{ item: "mug", verb: "add", decision: "agree", on: "2026-05-01" }] }), /where the verb is “add”, what was to be added/],
+  [
+    file({ trips: [{ starts: "2026-05-03", ends: "2026-05-01", distance: "5 km" }] }),
+    /trips \[1\] ends: It ends on 2026-05-01, before it starts/,
+  ],
+  [
+    file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", nights: 9, distance: "5 km" }] }),
+    /9 nights don't fit into 2 days/,
+  ],
+  [
+    file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", distance: "5000 km" }] }),
+    /over 200 km for each day/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          marks: [{ item: "Anvil", use: "used" }],
+        },
+      ],
+    }),
+    /“Anvil” is not among the items/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          marks: [
+            { item: "Mug", use: "used" },
+            { item: "mug", use: "used" },
+          ],
+        },
+      ],
+    }),
+    /marked twice/,
+  ],
+  [
+    file({
+      trips: [1, 2].map(() => ({ id: "a", starts: "2026-05-01", ends: "2026-05-02", distance: "5 km" })),
+    }),
+    /The id “a” is taken/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          marks: [{ item: "Mug", use: "used", trouble: "lost" }],
+        },
+        { starts: "2026-06-01", ends: "2026-06-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }] },
+      ],
+    }),
+    /carried on Trip of 2026-06-01, after it was lost/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          felt: [{ felt: "cold" }, { felt: "cold" }, { felt: "right" }],
+        },
+      ],
+    }),
+    /3 nights are told of, and the trip had 1/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          felt: [{ felt: "cold", slept: ["hammock"] }],
+        },
+      ],
+    }),
+    /slept \[1\]: “hammock” is not among the items/,
+  ],
+  [
+    file({
+      trips: [
+        { starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ low: 451, felt: "hot" }] },
+      ],
+    }),
+    /Above 50 °C/,
+  ],
+  [
+    file({
+      trips: [
+        {
+          starts: "2026-05-01",
+          ends: "2026-05-02",
+          distance: "5 km",
+          supplies: [{ what: "gas", unit: "g", out: 230, back: 260 }],
+        },
+      ],
+    }),
+    /More gas came home \(260 g\) than went out \(230 g\)/,
+  ],
+  [
+    file({ rulings: [{ verb: "drop", decision: "agree", on: "2026-05-01" }] }),
+    /rulings \[1\]: A ruling names its item/,
+  ],
+  [
+    file({ rulings: [{ item: "mug", verb: "add", decision: "agree", on: "2026-05-01" }] }),
+    /where the verb is “add”, what was to be added/,
+  ],
   [file({ trips: [{ starts: "2026-02-30", ends: "2026-03-02", distance: "5 km" }] }), /year-month-day/],
 ])("refuses %s", (text, why) => {
   expect(problems(text).join("\n")).toMatch(why);
 });
 
 test("a slip in the middle of a file refuses it whole", () => {
-  expect(problems(file({ items: [{ name: "Mug", kind: "mug" }, { name: "", kind: "pot" }] }))).toHaveLength(1);
+  expect(
+    problems(
+      file({
+        items: [
+          { name: "Mug", kind: "mug" },
+          { name: "", kind: "pot" },
+        ],
+      }),
+    ),
+  ).toHaveLength(1);
 });
 
 test("the page of kinds in docs is the one of this code, a row a kind", () => {
   expect(readFileSync("docs/kinds.md", "utf8")).toBe(kindsPage());
   // The table of kinds as the trade has it: common practice, no source.
-  expect(kindsPage()).toContain("| trail shoes | walk | always | trip-ending | distance, by ground: 450 mi, 3.5 | new insoles (every 250 mi) |");
+  expect(kindsPage()).toContain(
+    "| trail shoes | walk | always | trip-ending | distance, by ground: 450 mi, 3.5 | new insoles (every 250 mi) |",
+  );
   expect(kindsPage()).toContain("treat the clothes again (after 42 days, or 6 washes)");
 });
 

@@ -1,7 +1,20 @@
 import { parse as parseJsonc, printParseErrorCode, type ParseError } from "jsonc-parser";
 import { z } from "zod";
 import { logProblems, type Problem } from "@/core/check";
-import { Carry, Entry, FeltNight, Item, ItemId, Leg, Mark, Ruling, Settings, Trip, TripId, type Log } from "@/core/model";
+import {
+  Carry,
+  Entry,
+  FeltNight,
+  Item,
+  ItemId,
+  Leg,
+  Mark,
+  Ruling,
+  Settings,
+  Trip,
+  TripId,
+  type Log,
+} from "@/core/model";
 import { slug } from "@/core/slug";
 import { Distance, Height } from "@/core/units/quantity";
 
@@ -25,11 +38,19 @@ const FileMark = z.object({
 const FileTrip = Trip.omit({ carries: true }).extend({
   id: TripId.optional().meta({ description: "Left out: made from the name and date." }),
   name: z.string().trim().max(120).optional(),
-  legs: z.array(Leg).min(1).max(400).optional().meta({ description: "Or give `distance` (and `ascent`, `terrain`) for a trip of one leg." }),
+  legs: z
+    .array(Leg)
+    .min(1)
+    .max(400)
+    .optional()
+    .meta({ description: "Or give `distance` (and `ascent`, `terrain`) for a trip of one leg." }),
   distance: Distance.optional(),
   ascent: Height.nullable().optional(),
   terrain: Leg.shape.terrain.optional(),
-  felt: z.array(FeltNight.extend({ slept: z.array(ItemRef).max(20).default([]) })).max(400).default([]),
+  felt: z
+    .array(FeltNight.extend({ slept: z.array(ItemRef).max(20).default([]) }))
+    .max(400)
+    .default([]),
   made: z.array(ItemRef).max(3).default([]),
   stay: z.array(ItemRef).max(3).default([]),
   marks: z.array(FileMark).max(2000).default([]),
@@ -40,7 +61,10 @@ const FileRuling = Ruling.extend({ id: Ruling.shape.id.optional(), item: ItemRef
 /** The open file: everything an owner has put in. Its JSON Schema is docs/nettle-tally.schema.json. */
 export const LogFile = z.object({
   format: z.literal(FORMAT, `This is not a Nettle Tally file: it must say "format": "${FORMAT}".`),
-  version: z.int().min(1).max(VERSION, `This file is of a later version than this program reads (${VERSION}).`),
+  version: z
+    .int()
+    .min(1)
+    .max(VERSION, `This file is of a later version than this program reads (${VERSION}).`),
   settings: Settings.prefault({}),
   items: z.array(FileItem).max(5000),
   trips: z.array(FileTrip).max(5000).default([]),
@@ -48,7 +72,8 @@ export const LogFile = z.object({
   rulings: z.array(FileRuling).max(50_000).default([]),
 });
 
-export type ReadLog = { readonly ok: true; readonly log: Log } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type ReadLog =
+  { readonly ok: true; readonly log: Log } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Reads a file in the open format. Whatever is wrong is named by its place; nothing is read by halves. */
 export function readLogFile(text: string): ReadLog {
@@ -56,7 +81,13 @@ export function readLogFile(text: string): ReadLog {
   if (!json.ok) return { ok: false, problems: [json.problem] };
   const parsed = LogFile.safeParse(json.value);
   if (!parsed.success) {
-    return { ok: false, problems: parsed.error.issues.map(({ path, message }) => ({ path: path.map((step) => (typeof step === "symbol" ? String(step) : step)), message })) };
+    return {
+      ok: false,
+      problems: parsed.error.issues.map(({ path, message }) => ({
+        path: path.map((step) => (typeof step === "symbol" ? String(step) : step)),
+        message,
+      })),
+    };
   }
   const log = toLog(parsed.data);
   const problems = logProblems(log);
@@ -71,8 +102,17 @@ function parseJson(text: string): { ok: true; value: unknown } | { ok: false; pr
     parseJsonc(text, errors, { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false });
     const { offset, error } = errors[0] ?? { offset: 0, error: 1 };
     const before = text.slice(0, offset).split("\n");
-    const reason = printParseErrorCode(error).replace(/([A-Z])/g, " $1").trim().toLowerCase();
-    return { ok: false, problem: { path: [], message: `This is not sound JSON: ${reason} at line ${before.length}, column ${before.at(-1)!.length + 1}.` } };
+    const reason = printParseErrorCode(error)
+      .replace(/([A-Z])/g, " $1")
+      .trim()
+      .toLowerCase();
+    return {
+      ok: false,
+      problem: {
+        path: [],
+        message: `This is not sound JSON: ${reason} at line ${before.length}, column ${before.at(-1)!.length + 1}.`,
+      },
+    };
   }
 }
 
@@ -86,7 +126,8 @@ function toLog(file: z.infer<typeof LogFile>): Log {
   };
   const withIds = file.items.map((item) => ({ ...item, id: named(item.id, item.name, taken) }));
   const byName = new Map(withIds.map((item) => [item.name.toLowerCase(), item.id]));
-  const find = (ref: string): ItemId => (taken.has(ref) ? (ref as ItemId) : (byName.get(ref.toLowerCase()) ?? (ref as ItemId)));
+  const find = (ref: string): ItemId =>
+    taken.has(ref) ? (ref as ItemId) : (byName.get(ref.toLowerCase()) ?? (ref as ItemId));
   const tripIds = new Set<string>(file.trips.flatMap((trip) => trip.id ?? []));
   const entryIds = new Set<string>(file.entries.flatMap((entry) => entry.id ?? []));
   const rulingIds = new Set<string>(file.rulings.flatMap((ruling) => ruling.id ?? []));
@@ -96,24 +137,48 @@ function toLog(file: z.infer<typeof LogFile>): Log {
     trips: file.trips.map(({ marks, distance, ascent, terrain, legs, name, ...trip }) => {
       const called = name || `Trip of ${trip.starts}`;
       return {
-        ...trip, name: called,
+        ...trip,
+        name: called,
         id: named(trip.id, `${called} ${name ? trip.starts : ""}`, tripIds),
-        legs: legs ?? [{ name: "", distance: distance ?? { typed: "0 km", m: 0 }, ascent: ascent ?? null, terrain: terrain ?? "mixed" }],
+        legs: legs ?? [
+          {
+            name: "",
+            distance: distance ?? { typed: "0 km", m: 0 },
+            ascent: ascent ?? null,
+            terrain: terrain ?? "mixed",
+          },
+        ],
         felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
-        made: trip.made.map(find), stay: trip.stay.map(find),
-        carries: marks.map(({ item, legs: on, use, ...rest }) => ({ item: find(item), legs: on, mark: use === undefined ? null : { use, ...rest } })),
+        made: trip.made.map(find),
+        stay: trip.stay.map(find),
+        carries: marks.map(({ item, legs: on, use, ...rest }) => ({
+          item: find(item),
+          legs: on,
+          mark: use === undefined ? null : { use, ...rest },
+        })),
       };
     }),
-    entries: file.entries.map((entry) => ({ ...entry, item: find(entry.item), id: named(entry.id, `${entry.item} ${entry.on}`, entryIds) })),
-    rulings: file.rulings.map((ruling) => ({ ...ruling, item: ruling.item === null ? null : find(ruling.item), id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds) })),
+    entries: file.entries.map((entry) => ({
+      ...entry,
+      item: find(entry.item),
+      id: named(entry.id, `${entry.item} ${entry.on}`, entryIds),
+    })),
+    rulings: file.rulings.map((ruling) => ({
+      ...ruling,
+      item: ruling.item === null ? null : find(ruling.item),
+      id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds),
+    })),
   };
 }
 
 /** Writes a log in the open format. What is unsaid is left out; reading it again gives the same log. */
 export function writeLogFile(log: Log): string {
-  const said = (record: object) => Object.fromEntries(Object.entries(record).filter(([, value]) => value !== null && value !== ""));
+  const said = (record: object) =>
+    Object.fromEntries(Object.entries(record).filter(([, value]) => value !== null && value !== ""));
   const file = {
-    format: FORMAT, version: VERSION, settings: said(Settings.encode(log.settings)),
+    format: FORMAT,
+    version: VERSION,
+    settings: said(Settings.encode(log.settings)),
     items: log.items.map((item) => said(Item.encode(item))),
     trips: log.trips.map(({ carries, ...trip }) => ({
       ...said(Trip.omit({ carries: true }).encode(trip)),
@@ -126,4 +191,7 @@ export function writeLogFile(log: Log): string {
 }
 
 /** One problem as a sentence: where it sits, then what is wrong. */
-export const sayProblem = ({ path, message }: Problem) => (path.length ? `${path.map((step) => (typeof step === "number" ? `[${step + 1}]` : step)).join(" ")}: ${message}` : message);
+export const sayProblem = ({ path, message }: Problem) =>
+  path.length
+    ? `${path.map((step) => (typeof step === "number" ? `[${step + 1}]` : step)).join(" ")}: ${message}`
+    : message;

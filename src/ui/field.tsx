@@ -14,29 +14,66 @@ export function Field({ label, hint, error, className, ...input }: FieldProps & 
   const { id, described } = useDescribed(hint, error);
   return (
     <Framed {...{ id, label, hint, error, className }}>
-      <input id={id} aria-invalid={error ? true : undefined} aria-describedby={described} className="field" {...input} />
+      <input
+        id={id}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={described}
+        className="field"
+        {...input}
+      />
     </Framed>
   );
 }
 
-export function TextField({ label, hint, error, className, ...input }: FieldProps & ComponentProps<"textarea">) {
+export function TextField({
+  label,
+  hint,
+  error,
+  className,
+  ...input
+}: FieldProps & ComponentProps<"textarea">) {
   const { id, described } = useDescribed(hint, error);
   return (
     <Framed {...{ id, label, hint, error, className }}>
-      <textarea id={id} rows={3} aria-invalid={error ? true : undefined} aria-describedby={described} className="field" {...input} />
+      <textarea
+        id={id}
+        rows={3}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={described}
+        className="field"
+        {...input}
+      />
     </Framed>
   );
 }
 
 /** A choice of one. Options are values, or pairs of a value and what to call it. */
-export function SelectField({ label, hint, error, className, options, ...select }: FieldProps & ComponentProps<"select"> & { options: readonly (string | readonly [value: string, name: string])[] }) {
+export function SelectField({
+  label,
+  hint,
+  error,
+  className,
+  options,
+  ...select
+}: FieldProps &
+  ComponentProps<"select"> & { options: readonly (string | readonly [value: string, name: string])[] }) {
   const { id, described } = useDescribed(hint, error);
   return (
     <Framed {...{ id, label, hint, error, className }}>
-      <select id={id} aria-invalid={error ? true : undefined} aria-describedby={described} className="field" {...select}>
+      <select
+        id={id}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={described}
+        className="field"
+        {...select}
+      >
         {options.map((option) => {
           const [value, name] = typeof option === "string" ? [option, option] : option;
-          return <option key={value} value={value}>{name}</option>;
+          return (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          );
         })}
       </select>
     </Framed>
@@ -45,16 +82,36 @@ export function SelectField({ label, hint, error, className, options, ...select 
 
 function useDescribed(hint: ReactNode, error: string | undefined) {
   const id = useId();
-  return { id, described: [hint ? `${id}-hint` : "", error ? `${id}-error` : ""].filter(Boolean).join(" ") || undefined };
+  return {
+    id,
+    described: [hint ? `${id}-hint` : "", error ? `${id}-error` : ""].filter(Boolean).join(" ") || undefined,
+  };
 }
 
-function Framed({ id, label, hint, error, className, children }: FieldProps & { id: string; children: ReactNode }) {
+function Framed({
+  id,
+  label,
+  hint,
+  error,
+  className,
+  children,
+}: FieldProps & { id: string; children: ReactNode }) {
   return (
     <div className={className}>
-      <label htmlFor={id} className="label">{label}</label>
+      <label htmlFor={id} className="label">
+        {label}
+      </label>
       {children}
-      {hint && <p id={`${id}-hint`} className="hint mt-0.5">{hint}</p>}
-      {error && <p id={`${id}-error`} className="error mt-0.5">{error}</p>}
+      {hint && (
+        <p id={`${id}-hint`} className="hint mt-0.5">
+          {hint}
+        </p>
+      )}
+      {error && (
+        <p id={`${id}-error`} className="error mt-0.5">
+          {error}
+        </p>
+      )}
     </div>
   );
 }

@@ -1,5 +1,11 @@
 /** Is the key meant for a field or a dialog, not for the page? */
 export function isTyping(event: KeyboardEvent | React.KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
-  return target !== null && (target.isContentEditable || target.closest("input:not([type=checkbox],[type=radio],[type=button]), textarea, select, [role=dialog]") !== null);
+  return (
+    target !== null &&
+    (target.isContentEditable ||
+      target.closest(
+        "input:not([type=checkbox],[type=radio],[type=button]), textarea, select, [role=dialog]",
+      ) !== null)
+  );
 }

@@ -47,18 +47,34 @@ export function Navigation({ verdicts, unmarked }: { verdicts: number; unmarked:
     "/unpack": { n: unmarked, what: "not marked yet" },
   };
   return (
-    <nav aria-label="Pages" className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule-strong bg-paper tabs:inset-x-auto tabs:bottom-auto tabs:right-0 tabs:top-14 tabs:w-28 tabs:flex-col tabs:gap-1.5 tabs:border-0 tabs:bg-transparent">
+    <nav
+      aria-label="Pages"
+      className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule-strong bg-paper tabs:inset-x-auto tabs:bottom-auto tabs:right-0 tabs:top-14 tabs:w-28 tabs:flex-col tabs:gap-1.5 tabs:border-0 tabs:bg-transparent"
+    >
       {PLACES.map(({ href, label, icon: Icon }) => {
         const here = href === "/" ? path === "/" || path.startsWith("/item") : path.startsWith(href);
         const count = counts[href];
         return (
-          <Link key={href} href={href} prefetch={false} aria-current={here ? "page" : undefined}
+          <Link
+            key={href}
+            href={href}
+            prefetch={false}
+            aria-current={here ? "page" : undefined}
             className={`relative flex min-h-13 flex-1 flex-col items-center justify-center gap-0.5 px-1 text-xs font-semibold tabs:min-h-10 tabs:flex-none tabs:flex-row tabs:justify-start tabs:rounded-l-md tabs:px-3 tabs:text-[0.95rem] ${
-              here ? "bg-leaf text-on-leaf tabs:ml-0" : "text-ink tabs:ml-2.5 tabs:bg-catkin tabs:hover:ml-1.5"}`}>
+              here
+                ? "bg-leaf text-on-leaf tabs:ml-0"
+                : "text-ink tabs:ml-2.5 tabs:bg-catkin tabs:hover:ml-1.5"
+            }`}
+          >
             <Icon aria-hidden="true" className="size-5 tabs:hidden" />
             {label}
             {count && count.n > 0 && (
-              <span className={`num absolute right-1 top-0.5 text-xs font-bold tabs:static tabs:ml-auto ${here ? "" : "text-sting"}`}>{count.n}<span className="sr-only"> {count.what}</span></span>
+              <span
+                className={`num absolute right-1 top-0.5 text-xs font-bold tabs:static tabs:ml-auto ${here ? "" : "text-sting"}`}
+              >
+                {count.n}
+                <span className="sr-only"> {count.what}</span>
+              </span>
             )}
           </Link>
         );
@@ -66,4 +82,3 @@ export function Navigation({ verdicts, unmarked }: { verdicts: number; unmarked:
     </nav>
   );
 }
-

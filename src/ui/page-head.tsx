@@ -1,7 +1,15 @@
 import type { ReactNode } from "react";
 
 /** The head of a page: its name, a line of what matters, and what can be done. */
-export function PageHead({ title, children, actions }: { title: string; children?: ReactNode; actions?: ReactNode }) {
+export function PageHead({
+  title,
+  children,
+  actions,
+}: {
+  title: string;
+  children?: ReactNode;
+  actions?: ReactNode;
+}) {
   return (
     <header className="mb-4 flex flex-wrap items-baseline gap-x-5 gap-y-2">
       <h1 className="text-[1.7rem] leading-tight">{title}</h1>
@@ -12,7 +20,15 @@ export function PageHead({ title, children, actions }: { title: string; children
 }
 
 /** What goes here, and the one next step. */
-export function Empty({ title, children, action }: { title: string; children: ReactNode; action: ReactNode }) {
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  title: string;
+  children: ReactNode;
+  action: ReactNode;
+}) {
   return (
     <div className="mt-10 max-w-xl border-l-4 border-catkin-strong pl-5">
       <h2 className="text-xl">{title}</h2>

@@ -18,7 +18,8 @@ function waiting(): SentMark[] {
   }
 }
 
-const keep = (marks: readonly SentMark[]) => (marks.length ? localStorage.setItem(WAITING, JSON.stringify(marks)) : localStorage.removeItem(WAITING));
+const keep = (marks: readonly SentMark[]) =>
+  marks.length ? localStorage.setItem(WAITING, JSON.stringify(marks)) : localStorage.removeItem(WAITING);
 const isSame = (a: SentMark, b: SentMark) => a.trip === b.trip && a.item === b.item;
 
 /** A mark on its way, and whom to tell how it went. */
@@ -75,11 +76,23 @@ interface Refusal {
 }
 
 async function post(batch: readonly Sending[]): Promise<Refusal | null> {
-  const response = await fetch("/api/marks", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(batch.map(({ sent }) => sent)), keepalive: true }).catch(() => null);
-  if (!response) return { why: "Not saved yet: the server can't be reached. It is kept here and sent again.", final: false };
+  const response = await fetch("/api/marks", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(batch.map(({ sent }) => sent)),
+    keepalive: true,
+  }).catch(() => null);
+  if (!response)
+    return {
+      why: "Not saved yet: the server can't be reached. It is kept here and sent again.",
+      final: false,
+    };
   if (response.ok) return null;
   const told = (await response.json().catch(() => null)) as { why?: string } | null;
-  return { why: told?.why ?? `Not saved: the server answered ${response.status}.`, final: response.status < 500 };
+  return {
+    why: told?.why ?? `Not saved: the server answered ${response.status}.`,
+    final: response.status < 500,
+  };
 }
 
 function settle(batch: readonly Sending[], refusal: Refusal | null): void {

@@ -4,7 +4,16 @@ import type { Carried, Marked } from "@/core/ledger/book";
 import type { Trouble } from "@/core/model";
 import type { StrokeCode } from "./stroke";
 
-const TROUBLED: Record<Trouble, StrokeCode> = { nuisance: "y", damaged: "d", failed: "f", lost: "l", "given away": "g", "sent home": "s", "worn out": "w", "thrown out": "t" };
+const TROUBLED: Record<Trouble, StrokeCode> = {
+  nuisance: "y",
+  damaged: "d",
+  failed: "f",
+  lost: "l",
+  "given away": "g",
+  "sent home": "s",
+  "worn out": "w",
+  "thrown out": "t",
+};
 
 /** The stroke for what happened to an item on one trip. */
 export function strokeOf(one: Carried, item: FullItem): StrokeCode {

@@ -10,7 +10,11 @@ test("every mark has a shape of its own: none is told from another by colour alo
   const shapes = CODES.map((code) => {
     const markup = renderToStaticMarkup(<Stroke code={code} />);
     // What remains without colour: the paths, their dashes, and the letters on flags.
-    return JSON.stringify([paths(markup), /stroke-dasharray/.test(markup), /<text[^>]*>(.)/.exec(markup)?.[1]]);
+    return JSON.stringify([
+      paths(markup),
+      /stroke-dasharray/.test(markup),
+      /<text[^>]*>(.)/.exec(markup)?.[1],
+    ]);
   });
   expect(new Set(shapes).size).toBe(CODES.length);
   expect(paths(renderToStaticMarkup(<Stroke code="-" />))).toEqual([]);

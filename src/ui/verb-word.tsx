@@ -16,6 +16,20 @@ const LOOK: Record<Verb, string> = {
 };
 
 /** The verdict as a word. */
-export function VerbWord({ verb, urgency, className = "" }: { verb: Verb; urgency?: Urgency; className?: string }) {
-  return <span className={`${urgency === "watch" && (verb === "repair" || verb === "replace") ? "text-muted font-semibold" : LOOK[verb]} whitespace-nowrap ${className}`}>{verb}</span>;
+export function VerbWord({
+  verb,
+  urgency,
+  className = "",
+}: {
+  verb: Verb;
+  urgency?: Urgency;
+  className?: string;
+}) {
+  return (
+    <span
+      className={`${urgency === "watch" && (verb === "repair" || verb === "replace") ? "text-muted font-semibold" : LOOK[verb]} whitespace-nowrap ${className}`}
+    >
+      {verb}
+    </span>
+  );
 }

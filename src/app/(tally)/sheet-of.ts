@@ -17,20 +17,74 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
   return {
     units,
     trips: book.outings.map(({ trip, metres, nights }) => ({
-      id: trip.id, name: trip.name, metres, nights, cut: trip.cut, distance: distanceNumber(metres, units),
-      signs: [...SIGNS.filter((sign) => trip.conditions[sign] === "strong"), ...SIGNS.filter((sign) => trip.conditions[sign] === "some")].slice(0, 2),
+      id: trip.id,
+      name: trip.name,
+      metres,
+      nights,
+      cut: trip.cut,
+      distance: distanceNumber(metres, units),
+      signs: [
+        ...SIGNS.filter((sign) => trip.conditions[sign] === "strong"),
+        ...SIGNS.filter((sign) => trip.conditions[sign] === "some"),
+      ].slice(0, 2),
     })),
-    rows: judgements.filter(({ case: { item, book: { carriedOf } } }) => item.state === "active" || carriedOf(item.id).length > 0).map(({ case: { item, state, totals, left, worth, book: { carriedOf } }, verdicts: [lead] }): SheetRow => {
-      const strokes = [...blank];
-      for (const one of carriedOf(item.id)) strokes[column.get(one.outing.trip.id)!] = strokeOf(one, item);
-      return {
-        id: item.id, name: item.name, kind: item.kind, jobs: item.jobs, stow: item.stow, grams: state === "active" ? (item.weight?.g ?? 0) : 0,
-        weight: item.weight ? sayMass(item.weight.g, units) : "–", strokes: strokes.join(""),
-        metres: totals.used.metres, distance: distanceNumber(totals.used.metres, units), nights: Math.round(totals.used.nights),
-        ruler: left && state === "active" && totals.used.trips > 0 ? { worn: left.worn, low: left.low, median: left.median, high: left.high, nextTrip: left.nextTrip, givesOut: left.givesOut } : null,
-        left: sayLeft({ item, left, book }), state, verb: lead.verb, urgency: lead.urgency, ruled: lead.ruling !== null, says: lead.says,
-        dead: totals.deadGramMetres, worth: worth ?? Number.MAX_VALUE,
-      };
-    }),
+    rows: judgements
+      .filter(
+        ({
+          case: {
+            item,
+            book: { carriedOf },
+          },
+        }) => item.state === "active" || carriedOf(item.id).length > 0,
+      )
+      .map(
+        ({
+          case: {
+            item,
+            state,
+            totals,
+            left,
+            worth,
+            book: { carriedOf },
+          },
+          verdicts: [lead],
+        }): SheetRow => {
+          const strokes = [...blank];
+          for (const one of carriedOf(item.id))
+            strokes[column.get(one.outing.trip.id)!] = strokeOf(one, item);
+          return {
+            id: item.id,
+            name: item.name,
+            kind: item.kind,
+            jobs: item.jobs,
+            stow: item.stow,
+            grams: state === "active" ? (item.weight?.g ?? 0) : 0,
+            weight: item.weight ? sayMass(item.weight.g, units) : "–",
+            strokes: strokes.join(""),
+            metres: totals.used.metres,
+            distance: distanceNumber(totals.used.metres, units),
+            nights: Math.round(totals.used.nights),
+            ruler:
+              left && state === "active" && totals.used.trips > 0
+                ? {
+                    worn: left.worn,
+                    low: left.low,
+                    median: left.median,
+                    high: left.high,
+                    nextTrip: left.nextTrip,
+                    givesOut: left.givesOut,
+                  }
+                : null,
+            left: sayLeft({ item, left, book }),
+            state,
+            verb: lead.verb,
+            urgency: lead.urgency,
+            ruled: lead.ruling !== null,
+            says: lead.says,
+            dead: totals.deadGramMetres,
+            worth: worth ?? Number.MAX_VALUE,
+          };
+        },
+      ),
   };
 }

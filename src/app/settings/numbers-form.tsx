@@ -42,18 +42,59 @@ function SchoolNumbers({ settings, errors, keep }: NumbersFormProps) {
   const { school } = settings;
   const lines = settings.schools[school] ?? {};
   const base = SCHOOLS[school];
-  const set = (field: keyof typeof lines, value: number | undefined) => keep({ ...settings, schools: { ...settings.schools, [school]: { ...lines, [field]: value } } });
+  const set = (field: keyof typeof lines, value: number | undefined) =>
+    keep({ ...settings, schools: { ...settings.schools, [school]: { ...lines, [field]: value } } });
   const error = (field: string) => errors[`schools.${school}.${field}`];
   return (
     <section aria-labelledby="lines-title">
-      <h2 id="lines-title" className={HEAD}>The lines of the {school} school</h2>
-      <p className="hint mb-3">Change any of them; blank is the school&rsquo;s own. All are common practice, with no published source.</p>
+      <h2 id="lines-title" className={HEAD}>
+        The lines of the {school} school
+      </h2>
+      <p className="hint mb-3">
+        Change any of them; blank is the school&rsquo;s own. All are common practice, with no published
+        source.
+      </p>
       <div className="grid gap-4 sm:grid-cols-5">
-        <OwnNumber label="Drop below, %" own={lines.dropLine === undefined ? undefined : lines.dropLine * 100} fallback={base.dropLine * 100} source="of chances, at the 80th percentile" error={error("dropLine")} onKeep={(value) => set("dropLine", value === undefined ? undefined : value / 100)} />
-        <OwnNumber label="Backups" own={lines.backups} fallback={base.backups} source="for a critical job" error={error("backups")} onKeep={(value) => set("backups", value)} />
-        <OwnNumber label="Backups, light and water" own={lines.backupsLightWater} fallback={base.backupsLightWater} source="" error={error("backupsLightWater")} onKeep={(value) => set("backupsLightWater", value)} />
-        <OwnNumber label="Worth ÷ weight" own={lines.worthNeeded} fallback={base.worthNeeded} source="asked for" error={error("worthNeeded")} onKeep={(value) => set("worthNeeded", value)} />
-        <OwnNumber label="Too light to argue, g" own={lines.tooLight} fallback={base.tooLight} source="g" error={error("tooLight")} onKeep={(value) => set("tooLight", value)} />
+        <OwnNumber
+          label="Drop below, %"
+          own={lines.dropLine === undefined ? undefined : lines.dropLine * 100}
+          fallback={base.dropLine * 100}
+          source="of chances, at the 80th percentile"
+          error={error("dropLine")}
+          onKeep={(value) => set("dropLine", value === undefined ? undefined : value / 100)}
+        />
+        <OwnNumber
+          label="Backups"
+          own={lines.backups}
+          fallback={base.backups}
+          source="for a critical job"
+          error={error("backups")}
+          onKeep={(value) => set("backups", value)}
+        />
+        <OwnNumber
+          label="Backups, light and water"
+          own={lines.backupsLightWater}
+          fallback={base.backupsLightWater}
+          source=""
+          error={error("backupsLightWater")}
+          onKeep={(value) => set("backupsLightWater", value)}
+        />
+        <OwnNumber
+          label="Worth ÷ weight"
+          own={lines.worthNeeded}
+          fallback={base.worthNeeded}
+          source="asked for"
+          error={error("worthNeeded")}
+          onKeep={(value) => set("worthNeeded", value)}
+        />
+        <OwnNumber
+          label="Too light to argue, g"
+          own={lines.tooLight}
+          fallback={base.tooLight}
+          source="g"
+          error={error("tooLight")}
+          onKeep={(value) => set("tooLight", value)}
+        />
       </div>
     </section>
   );
@@ -62,24 +103,57 @@ function SchoolNumbers({ settings, errors, keep }: NumbersFormProps) {
 function Limits({ settings, errors, keep }: NumbersFormProps) {
   return (
     <section aria-labelledby="limits-title">
-      <h2 id="limits-title" className={HEAD}>Limits and ground</h2>
-      <p className="hint mb-3">How likely a thing may be to give out on the next trip before it is replaced, by what its failing costs; and how hard ground is on shoes, poles and socks. Common practice, with no published source.</p>
+      <h2 id="limits-title" className={HEAD}>
+        Limits and ground
+      </h2>
+      <p className="hint mb-3">
+        How likely a thing may be to give out on the next trip before it is replaced, by what its failing
+        costs; and how hard ground is on shoes, poles and socks. Common practice, with no published source.
+      </p>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
         {Consequence.options.map((consequence) => (
-          <OwnNumber key={consequence} label={`${consequence}, %`} own={settings.giveOut[consequence] === undefined ? undefined : settings.giveOut[consequence] * 100} fallback={TOO_LIKELY[consequence] * 100} source="likely to give out" error={errors[`giveOut.${consequence}`]}
-            onKeep={(value) => keep({ ...settings, giveOut: { ...settings.giveOut, [consequence]: value === undefined ? undefined : value / 100 } })} />
+          <OwnNumber
+            key={consequence}
+            label={`${consequence}, %`}
+            own={
+              settings.giveOut[consequence] === undefined ? undefined : settings.giveOut[consequence] * 100
+            }
+            fallback={TOO_LIKELY[consequence] * 100}
+            source="likely to give out"
+            error={errors[`giveOut.${consequence}`]}
+            onKeep={(value) =>
+              keep({
+                ...settings,
+                giveOut: {
+                  ...settings.giveOut,
+                  [consequence]: value === undefined ? undefined : value / 100,
+                },
+              })
+            }
+          />
         ))}
       </div>
       <div className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-6">
         {Terrain.options.map((terrain) => (
-          <OwnNumber key={terrain} label={`Wear on ${terrain}`} own={settings.terrain[terrain]} fallback={TERRAIN_WEAR[terrain]} source="×" error={errors[`terrain.${terrain}`]} onKeep={(value) => keep({ ...settings, terrain: { ...settings.terrain, [terrain]: value } })} />
+          <OwnNumber
+            key={terrain}
+            label={`Wear on ${terrain}`}
+            own={settings.terrain[terrain]}
+            fallback={TERRAIN_WEAR[terrain]}
+            source="×"
+            error={errors[`terrain.${terrain}`]}
+            onKeep={(value) => keep({ ...settings, terrain: { ...settings.terrain, [terrain]: value } })}
+          />
         ))}
       </div>
     </section>
   );
 }
 
-const WEARING = KINDS.filter(({ life, services, ageDays }) => life !== null || services.some(({ every }) => every !== undefined) || ageDays !== null);
+const WEARING = KINDS.filter(
+  ({ life, services, ageDays }) =>
+    life !== null || services.some(({ every }) => every !== undefined) || ageDays !== null,
+);
 
 function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
   const [id, setId] = useState(WEARING[0]!.id);
@@ -87,48 +161,158 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
   const own: KindNumbers = settings.kinds[id] ?? {};
   const { units } = settings;
   const unit = wearUnitName(kind.wears, units);
-  const show = (wear: number | undefined) => (wear === undefined ? undefined : wearNumber(wear, kind.wears, units));
-  const store = (value: number | undefined) => (value === undefined ? undefined : wearFromNumber(value, kind.wears, units));
+  const show = (wear: number | undefined) =>
+    wear === undefined ? undefined : wearNumber(wear, kind.wears, units);
+  const store = (value: number | undefined) =>
+    value === undefined ? undefined : wearFromNumber(value, kind.wears, units);
   const others = Object.fromEntries(Object.entries(settings.kinds).filter(([each]) => each !== id));
   const set = (numbers: Partial<KindNumbers>) => {
-    const changed = Object.fromEntries(Object.entries({ ...own, ...numbers }).filter(([, value]) => value !== undefined && (typeof value === "number" || Object.keys(value).length > 0))) as KindNumbers;
+    const changed = Object.fromEntries(
+      Object.entries({ ...own, ...numbers }).filter(
+        ([, value]) => value !== undefined && (typeof value === "number" || Object.keys(value).length > 0),
+      ),
+    ) as KindNumbers;
     keep({ ...settings, kinds: Object.keys(changed).length ? { ...others, [id]: changed } : others });
   };
   const error = (field: string) => errors[`kinds.${id}.${field}`];
   return (
     <section aria-labelledby="kinds-title">
-      <h2 id="kinds-title" className={HEAD}>Kinds: lives, limits, services</h2>
-      <p className="hint mb-3">Rules of thumb, common practice, with no published source. Your own log bends them as things wear out, without being asked; change a number here where you know better from the start.</p>
+      <h2 id="kinds-title" className={HEAD}>
+        Kinds: lives, limits, services
+      </h2>
+      <p className="hint mb-3">
+        Rules of thumb, common practice, with no published source. Your own log bends them as things wear out,
+        without being asked; change a number here where you know better from the start.
+      </p>
       <div className="flex flex-wrap items-end gap-4">
-        <SelectField label="Kind" value={id} onChange={(event) => setId(event.target.value)} className="w-64" options={WEARING.map((each) => [each.id, settings.kinds[each.id] ? `${each.id} (yours)` : each.id])} />
-        {settings.kinds[id] && <button type="button" className="btn" onClick={() => keep({ ...settings, kinds: others })}>Reset {id}</button>}
+        <SelectField
+          label="Kind"
+          value={id}
+          onChange={(event) => setId(event.target.value)}
+          className="w-64"
+          options={WEARING.map((each) => [each.id, settings.kinds[each.id] ? `${each.id} (yours)` : each.id])}
+        />
+        {settings.kinds[id] && (
+          <button type="button" className="btn" onClick={() => keep({ ...settings, kinds: others })}>
+            Reset {id}
+          </button>
+        )}
       </div>
       <div key={id} className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4">
-        {kind.life && <>
-          <OwnNumber label={`Half last, ${unit}`} own={show(own.median)} fallback={wearNumber(kind.life.median, kind.wears, units)} source={unit} error={error("median")} onKeep={(value) => set({ median: store(value) })} />
-          <OwnNumber label="Shape of wearing out" own={own.shape} fallback={kind.life.k} source="Weibull k; above 1, the old fail sooner" error={error("shape")} onKeep={(value) => set({ shape: value })} />
-        </>}
-        {kind.ageDays !== null && <OwnNumber label="Good for, days" own={own.ageDays} fallback={kind.ageDays} source="days in use" error={error("ageDays")} onKeep={(value) => set({ ageDays: value })} />}
-        {kind.readings.map(({ what, unit: measure, limit }) => <OwnNumber key={what} label={`Done at ${what}`} own={own.limits?.[what]} fallback={limit} source={measure} error={error(`limits.${what}`)} onKeep={(value) => set({ limits: put(own.limits, what, value) })} />)}
-        {kind.services.filter(({ every }) => every !== undefined).map(({ what, every }) => (
-          <OwnNumber key={what} label={`${what.charAt(0).toUpperCase()}${what.slice(1)} every, ${unit}`} own={show(own.services?.[what])} fallback={wearNumber(every!, kind.wears, units)} source={unit} error={error(`services.${what}`)} onKeep={(value) => set({ services: put(own.services, what, store(value)) })} />
+        {kind.life && (
+          <>
+            <OwnNumber
+              label={`Half last, ${unit}`}
+              own={show(own.median)}
+              fallback={wearNumber(kind.life.median, kind.wears, units)}
+              source={unit}
+              error={error("median")}
+              onKeep={(value) => set({ median: store(value) })}
+            />
+            <OwnNumber
+              label="Shape of wearing out"
+              own={own.shape}
+              fallback={kind.life.k}
+              source="Weibull k; above 1, the old fail sooner"
+              error={error("shape")}
+              onKeep={(value) => set({ shape: value })}
+            />
+          </>
+        )}
+        {kind.ageDays !== null && (
+          <OwnNumber
+            label="Good for, days"
+            own={own.ageDays}
+            fallback={kind.ageDays}
+            source="days in use"
+            error={error("ageDays")}
+            onKeep={(value) => set({ ageDays: value })}
+          />
+        )}
+        {kind.readings.map(({ what, unit: measure, limit }) => (
+          <OwnNumber
+            key={what}
+            label={`Done at ${what}`}
+            own={own.limits?.[what]}
+            fallback={limit}
+            source={measure}
+            error={error(`limits.${what}`)}
+            onKeep={(value) => set({ limits: put(own.limits, what, value) })}
+          />
         ))}
+        {kind.services
+          .filter(({ every }) => every !== undefined)
+          .map(({ what, every }) => (
+            <OwnNumber
+              key={what}
+              label={`${what.charAt(0).toUpperCase()}${what.slice(1)} every, ${unit}`}
+              own={show(own.services?.[what])}
+              fallback={wearNumber(every!, kind.wears, units)}
+              source={unit}
+              error={error(`services.${what}`)}
+              onKeep={(value) => set({ services: put(own.services, what, store(value)) })}
+            />
+          ))}
       </div>
-      {kind.services.some(({ every }) => every === undefined) && <p className="hint mt-2">Also looked after: {kind.services.filter(({ every }) => every === undefined).map((rule) => `${rule.what} (${whenServiced(rule).join(", ")})`).join("; ")}.</p>}
-      {lives[id] && <LivesSoFar lives={lives[id]} kind={kind} settings={settings} onUse={(fit) => set({ median: fit.median, shape: fit.shape })} />}
+      {kind.services.some(({ every }) => every === undefined) && (
+        <p className="hint mt-2">
+          Also looked after:{" "}
+          {kind.services
+            .filter(({ every }) => every === undefined)
+            .map((rule) => `${rule.what} (${whenServiced(rule).join(", ")})`)
+            .join("; ")}
+          .
+        </p>
+      )}
+      {lives[id] && (
+        <LivesSoFar
+          lives={lives[id]}
+          kind={kind}
+          settings={settings}
+          onUse={(fit) => set({ median: fit.median, shape: fit.shape })}
+        />
+      )}
     </section>
   );
 }
 
-const put = (record: Readonly<Record<string, number>> | undefined, key: string, value: number | undefined): Record<string, number> =>
-  Object.fromEntries([...Object.entries(record ?? {}).filter(([each]) => each !== key), ...(value === undefined ? [] : [[key, value] as const])]);
+const put = (
+  record: Readonly<Record<string, number>> | undefined,
+  key: string,
+  value: number | undefined,
+): Record<string, number> =>
+  Object.fromEntries([
+    ...Object.entries(record ?? {}).filter(([each]) => each !== key),
+    ...(value === undefined ? [] : [[key, value] as const]),
+  ]);
 
-function LivesSoFar({ lives: { wornOut, all, half, fit }, kind, settings: { units }, onUse }: { lives: OwnLives; kind: Kind; settings: Settings; onUse: (fit: { median: number; shape: number }) => void }) {
-  const say = (wear: number) => `${Math.round(wearNumber(wear, kind.wears, units))} ${wearUnitName(kind.wears, units)}`;
+function LivesSoFar({
+  lives: { wornOut, all, half, fit },
+  kind,
+  settings: { units },
+  onUse,
+}: {
+  lives: OwnLives;
+  kind: Kind;
+  settings: Settings;
+  onUse: (fit: { median: number; shape: number }) => void;
+}) {
+  const say = (wear: number) =>
+    `${Math.round(wearNumber(wear, kind.wears, units))} ${wearUnitName(kind.wears, units)}`;
   return (
     <div className="mt-3 border-l-4 border-catkin-strong pl-4">
-      <p>Your own so far: {all} of this kind, {wornOut} worn out.{half !== null && ` Half were over by ${say(half)} (Kaplan–Meier, the others counted as still going).`}{fit && ` A Weibull fitted to them: half last ${say(fit.median)}, shape ${fit.shape.toFixed(1)}.`}{!fit && " Two worn out at different wear are needed before their shape can be told."}</p>
-      {fit && wornOut >= 3 && <button type="button" className="btn mt-1" onClick={() => onUse(fit)}>Use mine</button>}
+      <p>
+        Your own so far: {all} of this kind, {wornOut} worn out.
+        {half !== null &&
+          ` Half were over by ${say(half)} (Kaplan–Meier, the others counted as still going).`}
+        {fit && ` A Weibull fitted to them: half last ${say(fit.median)}, shape ${fit.shape.toFixed(1)}.`}
+        {!fit && " Two worn out at different wear are needed before their shape can be told."}
+      </p>
+      {fit && wornOut >= 3 && (
+        <button type="button" className="btn mt-1" onClick={() => onUse(fit)}>
+          Use mine
+        </button>
+      )}
     </div>
   );
 }

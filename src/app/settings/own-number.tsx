@@ -33,10 +33,31 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
   };
   return (
     <div>
-      <Field label={label} inputMode="decimal" value={typed} placeholder={fallback === null ? "none" : String(round(fallback))} error={wrong ?? error}
-        onChange={(event) => setTyped(event.target.value)} onBlur={(event) => keep(event.target.value)} onKeyDown={(event) => { if (event.key === "Enter") keep(event.currentTarget.value); }}
-        hint={<>{own === undefined ? `default ${fallback === null ? "none" : round(fallback)}` : `yours; the default is ${fallback === null ? "none" : round(fallback)}`} {source}</>} />
-      {own !== undefined && <button type="button" className="btn btn-plain !min-h-7 text-sm" onClick={() => onKeep(undefined)}>Reset<span className="sr-only"> {label}</span></button>}
+      <Field
+        label={label}
+        inputMode="decimal"
+        value={typed}
+        placeholder={fallback === null ? "none" : String(round(fallback))}
+        error={wrong ?? error}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={(event) => keep(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") keep(event.currentTarget.value);
+        }}
+        hint={
+          <>
+            {own === undefined
+              ? `default ${fallback === null ? "none" : round(fallback)}`
+              : `yours; the default is ${fallback === null ? "none" : round(fallback)}`}{" "}
+            {source}
+          </>
+        }
+      />
+      {own !== undefined && (
+        <button type="button" className="btn btn-plain !min-h-7 text-sm" onClick={() => onKeep(undefined)}>
+          Reset<span className="sr-only"> {label}</span>
+        </button>
+      )}
     </div>
   );
 }

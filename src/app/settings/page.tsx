@@ -14,7 +14,9 @@ export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
   const { log, surveyed } = await readBook();
-  const lives = Object.fromEntries([...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]));
+  const lives = Object.fromEntries(
+    [...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]),
+  );
   const theme = (await cookies()).get("theme")?.value ?? "system";
   return (
     <>
@@ -23,9 +25,20 @@ export default async function SettingsPage() {
         <SettingsForm settings={log.settings} theme={theme} lives={lives} />
         <Everything owned={log.items.length} />
         <section id="strokes" aria-labelledby="strokes-title">
-          <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">What the strokes mean</h2>
+          <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">
+            What the strokes mean
+          </h2>
           <ul className="grid gap-x-8 gap-y-2 sm:grid-cols-3">
-            {(Object.entries(STROKES) as [StrokeCode, string][]).filter(([code]) => code !== "-").map(([code, words]) => <li key={code} className="flex items-end gap-3"><span className="flex w-5 justify-center"><Stroke code={code} size={24} /></span>{words}</li>)}
+            {(Object.entries(STROKES) as [StrokeCode, string][])
+              .filter(([code]) => code !== "-")
+              .map(([code, words]) => (
+                <li key={code} className="flex items-end gap-3">
+                  <span className="flex w-5 justify-center">
+                    <Stroke code={code} size={24} />
+                  </span>
+                  {words}
+                </li>
+              ))}
           </ul>
         </section>
       </div>
@@ -36,7 +49,8 @@ export default async function SettingsPage() {
 function ownLives(lives: readonly Life[]): OwnLives {
   const fit = fitWeibull(lives);
   return {
-    wornOut: wornOutOf(lives), all: lives.length,
+    wornOut: wornOutOf(lives),
+    all: lives.length,
     half: kaplanMeier(lives).find(({ lasts }) => lasts <= 0.5)?.wear ?? null,
     fit: fit && { median: weibullMedian(fit), shape: fit.shape },
   };

@@ -19,10 +19,18 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
   const parsed = parseLine(line, units.weight);
   if (parsed.name === "") return refuse({ line: "Give it a name, like: rain shell 312 g lid." });
   const taken = await allItems(db);
-  const twin = taken.find((item) => item.state === "active" && item.name.toLowerCase() === parsed.name.toLowerCase());
-  if (!sure && twin) return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
-  if (!sure && isHeavy(parsed)) return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
-  const made = Item.safeParse({ ...parsed, weight: parsed.weight?.typed ?? null, id: slug(parsed.name, new Set(taken.map((item) => item.id))) });
+  const twin = taken.find(
+    (item) => item.state === "active" && item.name.toLowerCase() === parsed.name.toLowerCase(),
+  );
+  if (!sure && twin)
+    return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
+  if (!sure && isHeavy(parsed))
+    return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
+  const made = Item.safeParse({
+    ...parsed,
+    weight: parsed.weight?.typed ?? null,
+    id: slug(parsed.name, new Set(taken.map((item) => item.id))),
+  });
   if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
   await saveItems(db, [made.data]);
   revalidatePath("/", "layout");
@@ -33,9 +41,15 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
 export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
   const item = Item.safeParse(raw);
   if (!item.success) return refuse(byField(item.error));
-  if (!sure && isHeavy(item.data)) return { ok: false, fields: {}, ask: `${item.data.weight?.typed} is a lot for one thing. Is that right?` };
+  if (!sure && isHeavy(item.data))
+    return {
+      ok: false,
+      fields: {},
+      ask: `${item.data.weight?.typed} is a lot for one thing. Is that right?`,
+    };
   const db = await store();
-  if (item.data.bag !== null && !(await findItem(db, item.data.bag))) return refuse({ bag: "That bag is no longer on the shelf." });
+  if (item.data.bag !== null && !(await findItem(db, item.data.bag)))
+    return refuse({ bag: "That bag is no longer on the shelf." });
   await saveItems(db, [item.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
@@ -54,7 +68,8 @@ export async function setState(id: ItemId, state: ItemState): Promise<ItemState 
 /** Takes an item that never went on a trip off the shelf for good. */
 export async function deleteItem(id: ItemId): Promise<Answer> {
   const db = await store();
-  if ((await carriesOf(db, { item: id })).length > 0) return refuse({ "": "It has been on trips: retire it, and its history stays." });
+  if ((await carriesOf(db, { item: id })).length > 0)
+    return refuse({ "": "It has been on trips: retire it, and its history stays." });
   await removeItem(db, ItemId.parse(id));
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };

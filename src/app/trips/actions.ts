@@ -17,34 +17,84 @@ const TripHead = Trip.omit({ carries: true });
 const Packed = z.array(z.object({ item: ItemId, legs: z.array(z.int().min(1)).nullable() }));
 
 /** Saves a trip and what was in the pack; marks already made stay, those of things taken off the list go. */
-export async function saveTrip(raw: Record<string, unknown>, packed: z.input<typeof Packed>, sure: boolean): Promise<Answer<TripId>> {
+export async function saveTrip(
+  raw: Record<string, unknown>,
+  packed: z.input<typeof Packed>,
+  sure: boolean,
+): Promise<Answer<TripId>> {
   const db = await store();
   const others = await allTrips(db);
-  const id = raw.id ? TripId.parse(raw.id) : TripId.parse(slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))));
+  const id = raw.id
+    ? TripId.parse(raw.id)
+    : TripId.parse(
+        slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))),
+      );
   const known = await findTrip(db, id);
   const parsed = TripHead.safeParse({ ...(known ? { ...TripHead.encode(known) } : {}), ...raw, id });
   if (!parsed.success) return refuse(byField(parsed.error));
   const trip = parsed.data;
   const problems = tripProblems(trip);
-  if (problems.length) return refuse(Object.fromEntries(problems.map(({ path, message }) => [path[0] === "distance" ? "legs.0.distance" : path.join("."), message])));
-  if (trip.legs.length === 0) return refuse({ "legs.0.distance": "Say how far it was, or read it from a track." });
-  if (!trip.planned && trip.starts > today()) return refuse({ starts: "It starts in the future. Tick “not walked yet” if it is planned." });
-  const twin = others.find((other) => other.id !== id && other.name === trip.name && other.starts === trip.starts && other.ends === trip.ends);
-  if (twin) return refuse({ name: `“${trip.name}” from ${trip.starts} to ${trip.ends} is in the log already.` });
-  const overlap = others.find((other) => other.id !== id && !other.planned && !trip.planned && other.starts < trip.ends && trip.starts < other.ends);
-  if (overlap && !sure) return { ok: false, fields: {}, ask: `${overlap.name} (${overlap.starts} to ${overlap.ends}) covers some of these days. Keep both?` };
+  if (problems.length)
+    return refuse(
+      Object.fromEntries(
+        problems.map(({ path, message }) => [
+          path[0] === "distance" ? "legs.0.distance" : path.join("."),
+          message,
+        ]),
+      ),
+    );
+  if (trip.legs.length === 0)
+    return refuse({ "legs.0.distance": "Say how far it was, or read it from a track." });
+  if (!trip.planned && trip.starts > today())
+    return refuse({ starts: "It starts in the future. Tick “not walked yet” if it is planned." });
+  const twin = others.find(
+    (other) =>
+      other.id !== id && other.name === trip.name && other.starts === trip.starts && other.ends === trip.ends,
+  );
+  if (twin)
+    return refuse({ name: `“${trip.name}” from ${trip.starts} to ${trip.ends} is in the log already.` });
+  const overlap = others.find(
+    (other) =>
+      other.id !== id &&
+      !other.planned &&
+      !trip.planned &&
+      other.starts < trip.ends &&
+      trip.starts < other.ends,
+  );
+  if (overlap && !sure)
+    return {
+      ok: false,
+      fields: {},
+      ask: `${overlap.name} (${overlap.starts} to ${overlap.ends}) covers some of these days. Keep both?`,
+    };
   const things = Packed.parse(packed);
   const beyond = things.find(({ legs }) => legs?.some((leg) => leg > trip.legs.length));
   if (beyond) return refuse({ packed: "Something is packed for a leg that is no longer there." });
   const shelf = new Map((await allItems(db)).map((item) => [item.id, item]));
-  const gone = things.map(({ item }) => shelf.get(item)).find((item) => item && item.state !== "active" && item.since !== null && daysBetween(item.since, trip.starts) > 0);
-  if (gone) return refuse({ packed: `${gone.name} has been ${gone.state} since ${gone.since}, before this trip.` });
+  const gone = things
+    .map(({ item }) => shelf.get(item))
+    .find(
+      (item) =>
+        item && item.state !== "active" && item.since !== null && daysBetween(item.since, trip.starts) > 0,
+    );
+  if (gone)
+    return refuse({ packed: `${gone.name} has been ${gone.state} since ${gone.since}, before this trip.` });
   await db.transaction(async (tx) => {
     await saveTrips(tx, [trip]);
     const before = new Map((await carriesOf(tx, { trip: id })).map((carry) => [carry.item, carry]));
     const now = new Set(things.map((thing) => thing.item));
-    await removeCarries(tx, id, [...before.keys()].filter((item) => !now.has(item)));
-    await saveCarries(tx, id, things.filter(({ item }) => shelf.has(item)).map(({ item, legs }) => ({ item, legs, mark: before.get(item)?.mark ?? null })));
+    await removeCarries(
+      tx,
+      id,
+      [...before.keys()].filter((item) => !now.has(item)),
+    );
+    await saveCarries(
+      tx,
+      id,
+      things
+        .filter(({ item }) => shelf.has(item))
+        .map(({ item, legs }) => ({ item, legs, mark: before.get(item)?.mark ?? null })),
+    );
   });
   revalidatePath("/", "layout");
   return { ok: true, value: id };
@@ -61,7 +111,8 @@ export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> 
   if (!known) return refuse({ "": "That trip is no longer here." });
   const next = { ...known, ...said.data };
   const problems = tripProblems(next);
-  if (problems.length) return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
+  if (problems.length)
+    return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
   await db.transaction((tx) => saveTrips(tx, [next]));
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };

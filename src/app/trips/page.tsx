@@ -13,31 +13,86 @@ export default async function TripsPage() {
   const trips = [...log.trips].sort((a, b) => b.starts.localeCompare(a.starts)).map((trip) => outingOf(trip));
   return (
     <>
-      <PageHead title="Trips" actions={<Link href="/trips/new" className="btn btn-leaf">New trip</Link>}>
-        {trips.length > 0 && `${count(trips.length, "trip")}, ${sayDistance(book.outings.reduce((sum, { metres }) => sum + metres, 0), units)}, ${count(book.outings.reduce((sum, { nights }) => sum + nights, 0), "night")}`}
+      <PageHead
+        title="Trips"
+        actions={
+          <Link href="/trips/new" className="btn btn-leaf">
+            New trip
+          </Link>
+        }
+      >
+        {trips.length > 0 &&
+          `${count(trips.length, "trip")}, ${sayDistance(
+            book.outings.reduce((sum, { metres }) => sum + metres, 0),
+            units,
+          )}, ${count(
+            book.outings.reduce((sum, { nights }) => sum + nights, 0),
+            "night",
+          )}`}
       </PageHead>
-      {trips.length === 0
-        ? <Empty title="No trips yet" action={<Link href="/trips/new" className="btn btn-leaf">Enter the first trip</Link>}>A day walk or three weeks: where, how far, what the weather asked for, and what was in the pack. A track as GPX fills in the distance.</Empty>
-        : <ul className="border-t-2 border-ink">
-            {trips.map(({ trip, metres, nights }) => {
-              const ascent = trip.legs.reduce((sum, leg) => sum + (leg.ascent?.m ?? 0), 0);
-              const strong = Object.entries(trip.conditions).filter(([, strength]) => strength === "strong").map(([trigger]) => trigger);
-              const open = trip.carries.filter((carry) => carry.mark === null).length;
-              return (
-                <li key={trip.id} className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2 sm:grid-cols-[1fr_7rem_6rem_6rem_9rem]">
-                  <div>
-                    <Link prefetch={false} href={`/trips/${trip.id}`} className="font-head text-lg font-bold hover:underline">{trip.name}</Link>
-                    <span className="ml-3 text-sm text-muted">{trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}{trip.planned && ", planned"}{trip.cut && ", cut short"}</span>
-                    {strong.length > 0 && <span className="block text-sm text-muted">strong {listWords(strong)}</span>}
-                  </div>
-                  <span className="num text-right">{sayDistance(metres, units)}</span>
-                  <span className="num hidden text-right text-muted sm:inline">{ascent > 0 && `↑ ${sayHeight(ascent, units)}`}</span>
-                  <span className="num hidden text-right text-muted sm:inline">{nights > 0 ? count(nights, "night") : "day walk"}</span>
-                  <span className="text-right text-sm">{open > 0 && !trip.planned ? <Link prefetch={false} href={`/unpack/${trip.id}`} className="link">{open} to unpack</Link> : <span className="text-muted">{count(trip.carries.length, "thing")}</span>}</span>
-                </li>
-              );
-            })}
-          </ul>}
+      {trips.length === 0 ? (
+        <Empty
+          title="No trips yet"
+          action={
+            <Link href="/trips/new" className="btn btn-leaf">
+              Enter the first trip
+            </Link>
+          }
+        >
+          A day walk or three weeks: where, how far, what the weather asked for, and what was in the pack. A
+          track as GPX fills in the distance.
+        </Empty>
+      ) : (
+        <ul className="border-t-2 border-ink">
+          {trips.map(({ trip, metres, nights }) => {
+            const ascent = trip.legs.reduce((sum, leg) => sum + (leg.ascent?.m ?? 0), 0);
+            const strong = Object.entries(trip.conditions)
+              .filter(([, strength]) => strength === "strong")
+              .map(([trigger]) => trigger);
+            const open = trip.carries.filter((carry) => carry.mark === null).length;
+            return (
+              <li
+                key={trip.id}
+                className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2 sm:grid-cols-[1fr_7rem_6rem_6rem_9rem]"
+              >
+                <div>
+                  <Link
+                    prefetch={false}
+                    href={`/trips/${trip.id}`}
+                    className="font-head text-lg font-bold hover:underline"
+                  >
+                    {trip.name}
+                  </Link>
+                  <span className="ml-3 text-sm text-muted">
+                    {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}
+                    {trip.planned && ", planned"}
+                    {trip.cut && ", cut short"}
+                  </span>
+                  {strong.length > 0 && (
+                    <span className="block text-sm text-muted">strong {listWords(strong)}</span>
+                  )}
+                </div>
+                <span className="num text-right">{sayDistance(metres, units)}</span>
+                <span className="num hidden text-right text-muted sm:inline">
+                  {ascent > 0 && `↑ ${sayHeight(ascent, units)}`}
+                </span>
+                <span className="num hidden text-right text-muted sm:inline">
+                  {nights > 0 ? count(nights, "night") : "day walk"}
+                </span>
+                <span className="text-right text-sm">
+                  {open > 0 && !trip.planned ? (
+                    <Link prefetch={false} href={`/unpack/${trip.id}`} className="link">
+                      {open} to unpack
+                    </Link>
+                  ) : (
+                    <span className="text-muted">{count(trip.carries.length, "thing")}</span>
+                  )}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      )}
     </>
   );
 }

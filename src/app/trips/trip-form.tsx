@@ -14,12 +14,38 @@ import { deleteTrip, saveTrip } from "./actions";
 import { readTrack } from "./read-track";
 
 /** What a walker notices of a trip's weather and ground, in the order it is asked. */
-const ASKED: readonly Trigger[] = ["rain", "wind", "cold", "freezing", "heat", "sun", "bugs", "ticks", "snow or ice", "crossings", "dry stretch", "condensation", "no signal", "town"];
+const ASKED: readonly Trigger[] = [
+  "rain",
+  "wind",
+  "cold",
+  "freezing",
+  "heat",
+  "sun",
+  "bugs",
+  "ticks",
+  "snow or ice",
+  "crossings",
+  "dry stretch",
+  "condensation",
+  "no signal",
+  "town",
+];
 
-interface LegValues { name: string; distance: string; ascent: string; terrain: string }
+interface LegValues {
+  name: string;
+  distance: string;
+  ascent: string;
+  terrain: string;
+}
 
 export interface TripValues {
-  name: string; starts: string; ends: string; nights: string; planned: boolean; cut: boolean; note: string;
+  name: string;
+  starts: string;
+  ends: string;
+  nights: string;
+  planned: boolean;
+  cut: boolean;
+  note: string;
   legs: LegValues[];
   conditions: Partial<Record<Trigger, Strength>>;
   /** Legs carried on, by item; "all", or numbers parted by commas. */
@@ -44,20 +70,45 @@ interface TripFormProps {
 
 export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
   const router = useRouter();
-  const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(values, (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure), (saved, { getValues }) => {
-    tellOtherTabs();
-    router.push(id || getValues("planned") ? `/trips/${saved}` : `/unpack/${saved}`);
-    router.refresh();
-  });
-  const { register, setValue, watch, control, formState: { errors } } = form;
+  const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
+    values,
+    (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure),
+    (saved, { getValues }) => {
+      tellOtherTabs();
+      router.push(id || getValues("planned") ? `/trips/${saved}` : `/unpack/${saved}`);
+      router.refresh();
+    },
+  );
+  const {
+    register,
+    setValue,
+    watch,
+    control,
+    formState: { errors },
+  } = form;
   const legs = useFieldArray({ control, name: "legs" });
-  const error = (path: string) => path.split(".").reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], errors) as { message?: string } | undefined;
+  const error = (path: string) =>
+    path
+      .split(".")
+      .reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], errors) as
+      { message?: string } | undefined;
   const fromTrack = (track: GpxSum) => {
-    legs.replace(track.tracks.map((each) => ({
-      name: track.tracks.length > 1 ? each.name : "", terrain: "mixed",
-      distance: units.distance === "km" ? `${(each.metres / 1000).toFixed(1)} km` : `${(each.metres / 1609.344).toFixed(1)} mi`,
-      ascent: each.ascent === null ? "" : units.distance === "km" ? `${Math.round(each.ascent)} m` : `${Math.round(each.ascent / 0.3048)} ft`,
-    })));
+    legs.replace(
+      track.tracks.map((each) => ({
+        name: track.tracks.length > 1 ? each.name : "",
+        terrain: "mixed",
+        distance:
+          units.distance === "km"
+            ? `${(each.metres / 1000).toFixed(1)} km`
+            : `${(each.metres / 1609.344).toFixed(1)} mi`,
+        ascent:
+          each.ascent === null
+            ? ""
+            : units.distance === "km"
+              ? `${Math.round(each.ascent)} m`
+              : `${Math.round(each.ascent / 0.3048)} ft`,
+      })),
+    );
     const starts = track.tracks.map((each) => each.starts).find((day) => day !== null);
     const ends = track.tracks.map((each) => each.ends).findLast((day) => day !== null);
     if (starts && !watch("starts")) setValue("starts", starts.slice(0, 10));
@@ -70,37 +121,109 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
         <Field label="Name" {...register("name")} error={errors.name?.message} className="sm:col-span-4" />
         <Field label="First day" type="date" {...register("starts")} error={errors.starts?.message} />
         <Field label="Last day" type="date" {...register("ends")} error={errors.ends?.message} />
-        <Field label="Nights" inputMode="numeric" {...register("nights")} error={errors.nights?.message} hint="blank: from the dates" />
+        <Field
+          label="Nights"
+          inputMode="numeric"
+          {...register("nights")}
+          error={errors.nights?.message}
+          hint="blank: from the dates"
+        />
         <div className="space-y-1 self-center">
-          <label className="flex min-h-8 items-center gap-2"><input type="checkbox" className="size-5" {...register("cut")} />cut short</label>
-          <label className="flex min-h-8 items-center gap-2"><input type="checkbox" className="size-5" {...register("planned")} />not walked yet</label>
+          <label className="flex min-h-8 items-center gap-2">
+            <input type="checkbox" className="size-5" {...register("cut")} />
+            cut short
+          </label>
+          <label className="flex min-h-8 items-center gap-2">
+            <input type="checkbox" className="size-5" {...register("planned")} />
+            not walked yet
+          </label>
         </div>
       </div>
       <fieldset>
         <legend className="mb-1 font-head text-lg font-bold">How far</legend>
         <TrackReader units={units} onRead={fromTrack} />
         {legs.fields.map((leg, n) => (
-          <div key={leg.id} className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]">
-            <Field label={legs.fields.length > 1 ? `Leg ${n + 1}` : "Way"} {...register(`legs.${n}.name`)} placeholder={legs.fields.length > 1 ? "" : "may stay blank"} />
-            <Field label="Distance" {...register(`legs.${n}.distance`)} error={error(`legs.${n}.distance`)?.message} placeholder={`62 ${units.distance}`} />
-            <Field label="Ascent" {...register(`legs.${n}.ascent`)} error={error(`legs.${n}.ascent`)?.message} placeholder={units.distance === "km" ? "850 m" : "2800 ft"} />
+          <div
+            key={leg.id}
+            className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]"
+          >
+            <Field
+              label={legs.fields.length > 1 ? `Leg ${n + 1}` : "Way"}
+              {...register(`legs.${n}.name`)}
+              placeholder={legs.fields.length > 1 ? "" : "may stay blank"}
+            />
+            <Field
+              label="Distance"
+              {...register(`legs.${n}.distance`)}
+              error={error(`legs.${n}.distance`)?.message}
+              placeholder={`62 ${units.distance}`}
+            />
+            <Field
+              label="Ascent"
+              {...register(`legs.${n}.ascent`)}
+              error={error(`legs.${n}.ascent`)?.message}
+              placeholder={units.distance === "km" ? "850 m" : "2800 ft"}
+            />
             <SelectField label="Ground" {...register(`legs.${n}.terrain`)} options={Terrain.options} />
-            {legs.fields.length > 1 && <button type="button" className="btn btn-plain self-end" onClick={() => legs.remove(n)}>Remove<span className="sr-only"> leg {n + 1}</span></button>}
+            {legs.fields.length > 1 && (
+              <button type="button" className="btn btn-plain self-end" onClick={() => legs.remove(n)}>
+                Remove<span className="sr-only"> leg {n + 1}</span>
+              </button>
+            )}
           </div>
         ))}
-        <button type="button" className="btn btn-plain mt-1" onClick={() => legs.append({ name: "", distance: "", ascent: "", terrain: "mixed" })}>Another leg</button>
+        <button
+          type="button"
+          className="btn btn-plain mt-1"
+          onClick={() => legs.append({ name: "", distance: "", ascent: "", terrain: "mixed" })}
+        >
+          Another leg
+        </button>
       </fieldset>
       <fieldset>
         <legend className="mb-1 font-head text-lg font-bold">What it was like</legend>
-        <p className="hint mb-2">It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what you don&rsquo;t remember.</p>
-        <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{ASKED.map((trigger) => <Strengths key={trigger} trigger={trigger} value={watch(`conditions.${trigger}`)} onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })} />)}</div>
+        <p className="hint mb-2">
+          It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what
+          you don&rsquo;t remember.
+        </p>
+        <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
+          {ASKED.map((trigger) => (
+            <Strengths
+              key={trigger}
+              trigger={trigger}
+              value={watch(`conditions.${trigger}`)}
+              onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
+            />
+          ))}
+        </div>
       </fieldset>
-      <Packing shelf={shelf} last={last} units={units} legs={watch("legs").length} packed={watch("packed")} onPack={(packed) => setValue("packed", packed, { shouldDirty: true })} error={(errors.packed as { message?: string } | undefined)?.message} />
+      <Packing
+        shelf={shelf}
+        last={last}
+        units={units}
+        legs={watch("legs").length}
+        packed={watch("packed")}
+        onPack={(packed) => setValue("packed", packed, { shouldDirty: true })}
+        error={(errors.packed as { message?: string } | undefined)?.message}
+      />
       <TextField label="Note" {...register("note")} error={errors.note?.message} />
-      {wrong && <p role="alert" className="error">{wrong}</p>}
-      {ask && <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">{ask} <button type="button" className="btn" onClick={submit(true)}>Yes, keep both</button></p>}
+      {wrong && (
+        <p role="alert" className="error">
+          {wrong}
+        </p>
+      )}
+      {ask && (
+        <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">
+          {ask}{" "}
+          <button type="button" className="btn" onClick={submit(true)}>
+            Yes, keep both
+          </button>
+        </p>
+      )}
       <div className="flex flex-wrap gap-2">
-        <button className="btn btn-leaf" disabled={busy}>{id ? "Save" : watch("planned") ? "Save the plan" : "Save, and unpack"}</button>
+        <button className="btn btn-leaf" disabled={busy}>
+          {id ? "Save" : watch("planned") ? "Save the plan" : "Save, and unpack"}
+        </button>
         {id && <DeleteTrip id={id} name={values.name} />}
       </div>
     </form>
@@ -110,16 +233,31 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
 const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
 
 function toTrip(id: TripId | undefined, typed: TripValues, units: Units): Record<string, unknown> {
-  const bare = (text: string, unit: string) => (/^[\d.,\s]+$/.test(text) && text.trim() !== "" ? `${text.trim()} ${unit}` : text.trim());
+  const bare = (text: string, unit: string) =>
+    /^[\d.,\s]+$/.test(text) && text.trim() !== "" ? `${text.trim()} ${unit}` : text.trim();
   return {
-    ...(id ? { id } : {}), name: typed.name, starts: typed.starts, ends: typed.ends || typed.starts, planned: typed.planned, cut: typed.cut, note: typed.note,
+    ...(id ? { id } : {}),
+    name: typed.name,
+    starts: typed.starts,
+    ends: typed.ends || typed.starts,
+    planned: typed.planned,
+    cut: typed.cut,
+    note: typed.note,
     nights: typed.nights.trim() === "" ? null : Number(typed.nights),
-    legs: typed.legs.map(({ name, distance, ascent, terrain }) => ({ name, terrain, distance: bare(distance, units.distance), ascent: orNull(bare(ascent, units.distance === "km" ? "m" : "ft")) })),
+    legs: typed.legs.map(({ name, distance, ascent, terrain }) => ({
+      name,
+      terrain,
+      distance: bare(distance, units.distance),
+      ascent: orNull(bare(ascent, units.distance === "km" ? "m" : "ft")),
+    })),
     conditions: Object.fromEntries(Object.entries(typed.conditions).filter(([, strength]) => strength)),
   };
 }
 
-const toPacked = ({ packed }: TripValues) => Object.entries(packed).flatMap(([item, legs]) => (legs === undefined ? [] : [{ item, legs: legs === "all" ? null : legs.split(",").map(Number) }]));
+const toPacked = ({ packed }: TripValues) =>
+  Object.entries(packed).flatMap(([item, legs]) =>
+    legs === undefined ? [] : [{ item, legs: legs === "all" ? null : legs.split(",").map(Number) }],
+  );
 
 function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) => void }) {
   const [told, setTold] = useState<string>();
@@ -138,13 +276,29 @@ function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) 
     const climbed = read.value.tracks.reduce((sum, track) => sum + (track.ascent ?? 0), 0);
     const moving = read.value.tracks.reduce((sum, track) => sum + (track.movingSeconds ?? 0), 0);
     const points = read.value.tracks.reduce((sum, track) => sum + track.points, 0);
-    setTold(`${count(points, "point")}: ${sayDistance(metres, units)}, ${climbed > 0 ? `${sayHeight(climbed, units)} up (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)` : "no heights in it"}${moving > 0 ? `, ${(moving / 3600).toFixed(1)} h moving` : ""}. Filled in below.`);
+    setTold(
+      `${count(points, "point")}: ${sayDistance(metres, units)}, ${climbed > 0 ? `${sayHeight(climbed, units)} up (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)` : "no heights in it"}${moving > 0 ? `, ${(moving / 3600).toFixed(1)} h moving` : ""}. Filled in below.`,
+    );
   };
   return (
     <div>
-      <label className="flex flex-wrap items-center gap-3"><span className="label !mb-0">From a track (GPX)</span><input type="file" accept=".gpx,application/gpx+xml" className="field !w-auto max-w-full" onChange={(event) => void choose(event.target.files?.[0])} aria-invalid={wrong ? true : undefined} aria-describedby="track-told" /></label>
+      <label className="flex flex-wrap items-center gap-3">
+        <span className="label !mb-0">From a track (GPX)</span>
+        <input
+          type="file"
+          accept=".gpx,application/gpx+xml"
+          className="field !w-auto max-w-full"
+          onChange={(event) => void choose(event.target.files?.[0])}
+          aria-invalid={wrong ? true : undefined}
+          aria-describedby="track-told"
+        />
+      </label>
       <div id="track-told" aria-live="polite">
-        {reading && <p className="hint mt-1 flex items-center gap-2">Reading the track … <progress className="h-2" /></p>}
+        {reading && (
+          <p className="hint mt-1 flex items-center gap-2">
+            Reading the track … <progress className="h-2" />
+          </p>
+        )}
         {told && <p className="mt-1 text-leaf">{told}</p>}
         {wrong && <p className="error mt-1">{wrong} You can still type the distance.</p>}
       </div>
@@ -152,13 +306,31 @@ function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) 
   );
 }
 
-function Strengths({ trigger, value, onChange }: { trigger: Trigger; value: Strength | undefined; onChange: (strength: Strength | undefined) => void }) {
+function Strengths({
+  trigger,
+  value,
+  onChange,
+}: {
+  trigger: Trigger;
+  value: Strength | undefined;
+  onChange: (strength: Strength | undefined) => void;
+}) {
   return (
     <div role="radiogroup" aria-label={trigger} className="flex items-center border-b border-rule py-0.5">
       <span className="flex-1">{trigger}</span>
       {(["none", "some", "strong"] as const).map((strength) => (
-        <label key={strength} className={`flex min-h-9 min-w-16 cursor-pointer items-center justify-center border px-2 text-sm has-focus-visible:outline-2 has-focus-visible:outline-stem pointer-coarse:min-h-11 ${value === strength ? "border-leaf bg-leaf font-semibold text-on-leaf" : "border-rule bg-sheet text-muted"}`}>
-          <input type="radio" name={`condition-${trigger}`} className="sr-only" checked={value === strength} onChange={() => onChange(strength)} onClick={() => value === strength && onChange(undefined)} />
+        <label
+          key={strength}
+          className={`flex min-h-9 min-w-16 cursor-pointer items-center justify-center border px-2 text-sm has-focus-visible:outline-2 has-focus-visible:outline-stem pointer-coarse:min-h-11 ${value === strength ? "border-leaf bg-leaf font-semibold text-on-leaf" : "border-rule bg-sheet text-muted"}`}
+        >
+          <input
+            type="radio"
+            name={`condition-${trigger}`}
+            className="sr-only"
+            checked={value === strength}
+            onChange={() => onChange(strength)}
+            onClick={() => value === strength && onChange(undefined)}
+          />
           {strength}
         </label>
       ))}
@@ -178,19 +350,48 @@ interface PackingProps {
 
 function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingProps) {
   const chosen = shelf.filter((item) => packed[item.id] !== undefined);
-  const groups = useMemo(() => [...new Set(shelf.map((item) => item.stow))].map((stow) => [stow, shelf.filter((item) => item.stow === stow)] as const), [shelf]);
-  const all = (ids: readonly string[]) => onPack(Object.fromEntries(ids.map((item) => [item, packed[item] ?? "all"])));
+  const groups = useMemo(
+    () =>
+      [...new Set(shelf.map((item) => item.stow))].map(
+        (stow) => [stow, shelf.filter((item) => item.stow === stow)] as const,
+      ),
+    [shelf],
+  );
+  const all = (ids: readonly string[]) =>
+    onPack(Object.fromEntries(ids.map((item) => [item, packed[item] ?? "all"])));
   return (
     <fieldset>
       <legend className="mb-1 font-head text-lg font-bold">What went along</legend>
       <div className="mb-2 flex flex-wrap items-center gap-2">
-        {last && <button type="button" className="btn" onClick={() => all(last.items)}>As on {last.name}</button>}
-        <button type="button" className="btn" onClick={() => all(shelf.map((item) => item.id))}>Everything</button>
-        <button type="button" className="btn btn-plain" onClick={() => all([])}>Nothing</button>
-        <span role="status" className="text-muted">{count(chosen.length, "thing")}, {sayMass(chosen.reduce((sum, item) => sum + item.grams, 0), units)}</span>
+        {last && (
+          <button type="button" className="btn" onClick={() => all(last.items)}>
+            As on {last.name}
+          </button>
+        )}
+        <button type="button" className="btn" onClick={() => all(shelf.map((item) => item.id))}>
+          Everything
+        </button>
+        <button type="button" className="btn btn-plain" onClick={() => all([])}>
+          Nothing
+        </button>
+        <span role="status" className="text-muted">
+          {count(chosen.length, "thing")},{" "}
+          {sayMass(
+            chosen.reduce((sum, item) => sum + item.grams, 0),
+            units,
+          )}
+        </span>
       </div>
-      {error && <p role="alert" className="error">{error}</p>}
-      {shelf.length === 0 && <p className="text-muted">The shelf is empty. Save the trip, put things on the shelf, and come back.</p>}
+      {error && (
+        <p role="alert" className="error">
+          {error}
+        </p>
+      )}
+      {shelf.length === 0 && (
+        <p className="text-muted">
+          The shelf is empty. Save the trip, put things on the shelf, and come back.
+        </p>
+      )}
       <div className="columns-1 gap-8 sm:columns-2">
         {groups.map(([stow, items]) => (
           <div key={stow} className="mb-3 break-inside-avoid">
@@ -198,10 +399,24 @@ function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingPro
             {items.map((item) => (
               <div key={item.id} className="flex items-center gap-2 border-b border-rule">
                 <label className="flex min-h-8 flex-1 items-center gap-2 pointer-coarse:min-h-11">
-                  <input type="checkbox" className="size-5" checked={packed[item.id] !== undefined} onChange={(event) => onPack({ ...packed, [item.id]: event.target.checked ? "all" : undefined })} />
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={packed[item.id] !== undefined}
+                    onChange={(event) =>
+                      onPack({ ...packed, [item.id]: event.target.checked ? "all" : undefined })
+                    }
+                  />
                   {item.name}
                 </label>
-                {legs > 1 && packed[item.id] !== undefined && <LegRange name={item.name} legs={legs} value={packed[item.id]!} onChange={(value) => onPack({ ...packed, [item.id]: value })} />}
+                {legs > 1 && packed[item.id] !== undefined && (
+                  <LegRange
+                    name={item.name}
+                    legs={legs}
+                    value={packed[item.id]!}
+                    onChange={(value) => onPack({ ...packed, [item.id]: value })}
+                  />
+                )}
               </div>
             ))}
           </div>
@@ -212,18 +427,52 @@ function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingPro
 }
 
 /** From leg to leg: sent home on the way, or bought on it. */
-function LegRange({ name, legs, value, onChange }: { name: string; legs: number; value: string; onChange: (value: string) => void }) {
+function LegRange({
+  name,
+  legs,
+  value,
+  onChange,
+}: {
+  name: string;
+  legs: number;
+  value: string;
+  onChange: (value: string) => void;
+}) {
   const numbers = value === "all" ? [] : value.split(",").map(Number);
   const from = numbers[0] ?? 1;
   const to = numbers.at(-1) ?? legs;
-  const set = (a: number, b: number) => onChange(a === 1 && b === legs ? "all" : Array.from({ length: Math.max(1, b - a + 1) }, (_, n) => Math.min(a, b) + n).join(","));
+  const set = (a: number, b: number) =>
+    onChange(
+      a === 1 && b === legs
+        ? "all"
+        : Array.from({ length: Math.max(1, b - a + 1) }, (_, n) => Math.min(a, b) + n).join(","),
+    );
   const options = Array.from({ length: legs }, (_, n) => n + 1);
   const select = "rounded border border-rule bg-sheet px-1 text-sm text-muted";
   return (
     <span className="flex items-center gap-1 text-sm text-muted">
       legs
-      <select aria-label={`${name}: from leg`} className={select} value={from} onChange={(event) => set(Number(event.target.value), Math.max(to, Number(event.target.value)))}>{options.map((leg) => <option key={leg}>{leg}</option>)}</select>–
-      <select aria-label={`${name}: to leg`} className={select} value={to} onChange={(event) => set(Math.min(from, Number(event.target.value)), Number(event.target.value))}>{options.map((leg) => <option key={leg}>{leg}</option>)}</select>
+      <select
+        aria-label={`${name}: from leg`}
+        className={select}
+        value={from}
+        onChange={(event) => set(Number(event.target.value), Math.max(to, Number(event.target.value)))}
+      >
+        {options.map((leg) => (
+          <option key={leg}>{leg}</option>
+        ))}
+      </select>
+      –
+      <select
+        aria-label={`${name}: to leg`}
+        className={select}
+        value={to}
+        onChange={(event) => set(Math.min(from, Number(event.target.value)), Number(event.target.value))}
+      >
+        {options.map((leg) => (
+          <option key={leg}>{leg}</option>
+        ))}
+      </select>
     </span>
   );
 }
@@ -232,12 +481,31 @@ function LegRange({ name, legs, value, onChange }: { name: string; legs: number;
 function DeleteTrip({ id, name }: { id: TripId; name: string }) {
   const router = useRouter();
   const [asking, setAsking] = useState(false);
-  if (!asking) return <button type="button" className="btn btn-plain text-sting" onClick={() => setAsking(true)}>Remove this trip</button>;
+  if (!asking)
+    return (
+      <button type="button" className="btn btn-plain text-sting" onClick={() => setAsking(true)}>
+        Remove this trip
+      </button>
+    );
   return (
     <span role="alert" className="flex flex-wrap items-center gap-2">
       Remove {name} with all its marks?
-      <button type="button" className="btn" onClick={() => void deleteTrip(id).then(() => { tellOtherTabs(); router.push("/trips"); router.refresh(); })}>Yes, remove it</button>
-      <button type="button" className="btn btn-plain" onClick={() => setAsking(false)}>Keep it</button>
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          void deleteTrip(id).then(() => {
+            tellOtherTabs();
+            router.push("/trips");
+            router.refresh();
+          })
+        }
+      >
+        Yes, remove it
+      </button>
+      <button type="button" className="btn btn-plain" onClick={() => setAsking(false)}>
+        Keep it
+      </button>
     </span>
   );
 }

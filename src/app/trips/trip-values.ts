@@ -3,22 +3,46 @@ import type { Book } from "@/core/ledger/book";
 import type { Packable, TripValues } from "./trip-form";
 
 export const BLANK_TRIP: TripValues = {
-  name: "", starts: "", ends: "", nights: "", planned: false, cut: false, note: "", legs: [{ name: "", distance: "", ascent: "", terrain: "mixed" }], conditions: {}, packed: {},
+  name: "",
+  starts: "",
+  ends: "",
+  nights: "",
+  planned: false,
+  cut: false,
+  note: "",
+  legs: [{ name: "", distance: "", ascent: "", terrain: "mixed" }],
+  conditions: {},
+  packed: {},
 };
 
 /** A trip as its form holds it. */
 export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[]): TripValues {
   const legs = trip.legs.map((leg) => Leg.encode(leg));
   return {
-    name: trip.name, starts: trip.starts, ends: trip.ends, nights: trip.nights === null ? "" : String(trip.nights), planned: trip.planned, cut: trip.cut, note: trip.note,
-    legs: legs.map(({ name, distance, ascent, terrain }) => ({ name: name ?? "", distance: String(distance), ascent: ascent === null || ascent === undefined ? "" : String(ascent), terrain: terrain ?? "mixed" })),
+    name: trip.name,
+    starts: trip.starts,
+    ends: trip.ends,
+    nights: trip.nights === null ? "" : String(trip.nights),
+    planned: trip.planned,
+    cut: trip.cut,
+    note: trip.note,
+    legs: legs.map(({ name, distance, ascent, terrain }) => ({
+      name: name ?? "",
+      distance: String(distance),
+      ascent: ascent === null || ascent === undefined ? "" : String(ascent),
+      terrain: terrain ?? "mixed",
+    })),
     conditions: trip.conditions,
-    packed: Object.fromEntries(carries.map(({ item, legs: on }) => [item, on === null ? "all" : on.join(",")])),
+    packed: Object.fromEntries(
+      carries.map(({ item, legs: on }) => [item, on === null ? "all" : on.join(",")]),
+    ),
   };
 }
 
 /** What may be packed: what is on the shelf, and what is on the list already. */
 export function packable(book: Book, carries: readonly Carry[] = []): Packable[] {
   const listed = new Set(carries.map((carry) => carry.item));
-  return book.items.filter((item) => item.state === "active" || listed.has(item.id)).map(({ id, name, stow, weight }) => ({ id, name, stow, grams: weight?.g ?? 0 }));
+  return book.items
+    .filter((item) => item.state === "active" || listed.has(item.id))
+    .map(({ id, name, stow, weight }) => ({ id, name, stow, grams: weight?.g ?? 0 }));
 }

@@ -9,10 +9,20 @@ import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook, today } from "../book";
 
 /** Keeps what the owner decided about a verdict. Returns the ruling's id, for undo. */
-export async function rule(about: RuledOn, said: Pick<Ruling, "decision" | "reason" | "again">): Promise<Answer<string>> {
+export async function rule(
+  about: RuledOn,
+  said: Pick<Ruling, "decision" | "reason" | "again">,
+): Promise<Answer<string>> {
   const counts = await countsOf(about);
   if (!counts) return refuse({ "": "That verdict no longer stands. Reload the page." });
-  const ruling = Ruling.safeParse({ verb: "add", ...about, ...said, ...counts, id: crypto.randomUUID(), on: today() });
+  const ruling = Ruling.safeParse({
+    verb: "add",
+    ...about,
+    ...said,
+    ...counts,
+    id: crypto.randomUUID(),
+    on: today(),
+  });
   if (!ruling.success) return refuse(byField(ruling.error));
   await saveRulings(await store(), [ruling.data]);
   revalidatePath("/", "layout");

@@ -14,26 +14,76 @@ export function LifeChart({ life }: { life: LifeCurves }) {
     const style = getComputedStyle(document.documentElement);
     const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
     Chart.defaults.font.family = style.getPropertyValue("--font-sans") || "sans-serif";
-    const upright = (x: number) => [{ x, y: 0 }, { x, y: 1 }];
+    const upright = (x: number) => [
+      { x, y: 0 },
+      { x, y: 1 },
+    ];
     const line = { pointRadius: 0, tension: 0 };
     const chart = new Chart(canvas.current!, {
       type: "line",
       data: {
         datasets: [
-          { ...line, label: "this one, from today", data: [...life.this], borderColor: colour("leaf"), borderWidth: 3 },
-          { ...line, label: "its kind, from new", data: [...life.kind], borderColor: colour("muted"), borderWidth: 1.5 },
-          { ...line, label: "your own, so far", data: [...life.own], borderColor: colour("stem"), borderWidth: 1.5, borderDash: [2, 3] },
+          {
+            ...line,
+            label: "this one, from today",
+            data: [...life.this],
+            borderColor: colour("leaf"),
+            borderWidth: 3,
+          },
+          {
+            ...line,
+            label: "its kind, from new",
+            data: [...life.kind],
+            borderColor: colour("muted"),
+            borderWidth: 1.5,
+          },
+          {
+            ...line,
+            label: "your own, so far",
+            data: [...life.own],
+            borderColor: colour("stem"),
+            borderWidth: 1.5,
+            borderDash: [2, 3],
+          },
           { ...line, label: "today", data: upright(life.now), borderColor: colour("ink"), borderWidth: 1.5 },
-          { ...line, label: "end of the next trip", data: upright(life.next), borderColor: colour("sting"), borderWidth: 1.5, borderDash: [5, 3] },
+          {
+            ...line,
+            label: "end of the next trip",
+            data: upright(life.next),
+            borderColor: colour("sting"),
+            borderWidth: 1.5,
+            borderDash: [5, 3],
+          },
         ],
       },
       options: {
-        responsive: true, maintainAspectRatio: false, animation: false, interaction: { mode: "nearest", axis: "x", intersect: false },
+        responsive: true,
+        maintainAspectRatio: false,
+        animation: false,
+        interaction: { mode: "nearest", axis: "x", intersect: false },
         scales: {
-          x: { type: "linear", min: 0, grid: { display: false }, ticks: { color: colour("muted") }, title: { display: true, text: life.unit, color: colour("muted") } },
-          y: { min: 0, max: 1, grid: { color: colour("rule") }, ticks: { color: colour("muted"), stepSize: 0.25, callback: (value) => percent(Number(value)) } },
+          x: {
+            type: "linear",
+            min: 0,
+            grid: { display: false },
+            ticks: { color: colour("muted") },
+            title: { display: true, text: life.unit, color: colour("muted") },
+          },
+          y: {
+            min: 0,
+            max: 1,
+            grid: { color: colour("rule") },
+            ticks: { color: colour("muted"), stepSize: 0.25, callback: (value) => percent(Number(value)) },
+          },
         },
-        plugins: { tooltip: { callbacks: { title: ([first]) => `${Math.round(first?.parsed.x ?? 0)} ${life.unit}`, label: (item) => `${item.dataset.label ?? ""}: ${percent(item.parsed.y ?? 0)}` } } },
+        plugins: {
+          tooltip: {
+            callbacks: {
+              title: ([first]) => `${Math.round(first?.parsed.x ?? 0)} ${life.unit}`,
+              label: (item) => `${item.dataset.label ?? ""}: ${percent(item.parsed.y ?? 0)}`,
+            },
+          },
+        },
       },
     });
     return () => chart.destroy();
@@ -41,13 +91,28 @@ export function LifeChart({ life }: { life: LifeCurves }) {
   const key = "inline-block w-6 border-t-2 align-middle";
   return (
     <figure className="mt-3 max-w-2xl">
-      <div className="relative h-52 min-w-0 overflow-hidden"><canvas ref={canvas} role="img" aria-label={`Chance to last by wear. ${life.words}.`} /></div>
+      <div className="relative h-52 min-w-0 overflow-hidden">
+        <canvas ref={canvas} role="img" aria-label={`Chance to last by wear. ${life.words}.`} />
+      </div>
       <figcaption className="hint flex flex-wrap gap-x-4">
-        <span><i className={`${key} border-leaf !border-t-4`} /> this one, from today</span>
-        <span><i className={`${key} border-muted`} /> its kind, from new</span>
-        {life.own.length > 0 && <span><i className={`${key} border-dotted border-stem`} /> your own worn out so far</span>}
-        <span><i className="inline-block h-3.5 border-l-2 border-ink align-middle" /> today</span>
-        <span><i className="inline-block h-3.5 border-l-2 border-dashed border-sting align-middle" /> end of the next trip</span>
+        <span>
+          <i className={`${key} border-leaf !border-t-4`} /> this one, from today
+        </span>
+        <span>
+          <i className={`${key} border-muted`} /> its kind, from new
+        </span>
+        {life.own.length > 0 && (
+          <span>
+            <i className={`${key} border-dotted border-stem`} /> your own worn out so far
+          </span>
+        )}
+        <span>
+          <i className="inline-block h-3.5 border-l-2 border-ink align-middle" /> today
+        </span>
+        <span>
+          <i className="inline-block h-3.5 border-l-2 border-dashed border-sting align-middle" /> end of the
+          next trip
+        </span>
       </figcaption>
     </figure>
   );

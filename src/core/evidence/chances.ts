@@ -29,13 +29,18 @@ function chancesOn(outing: Outing, part = 1): number {
 }
 
 /** Did the trip call for the item: was one of its triggers there, or is it always wanted? */
-export const callsFor = (outing: Outing, triggers: readonly Trigger[]) => triggers.some((trigger) => outing.calls.has(trigger));
+export const callsFor = (outing: Outing, triggers: readonly Trigger[]) =>
+  triggers.some((trigger) => outing.calls.has(trigger));
 
 /**
  * @param all the outings that the item was marked on, oldest first
  * @param missed those that it was left at home on and missed
  */
-export function evidenceOfUse(all: readonly Marked[], item: FullItem, missed: readonly Outing[]): UseEvidence {
+export function evidenceOfUse(
+  all: readonly Marked[],
+  item: FullItem,
+  missed: readonly Outing[],
+): UseEvidence {
   const called = new Tally();
   const uncalled = new Tally();
   for (const one of all) {
@@ -45,9 +50,13 @@ export function evidenceOfUse(all: readonly Marked[], item: FullItem, missed: re
   }
   for (const outing of missed) called.uses += chancesOn(outing);
   return {
-    called: { uses: called.uses, misses: called.misses }, uncalled: { uses: uncalled.uses, misses: uncalled.misses },
-    calledTrips: called.trips, calledUsed: called.used, calledUnused: called.unused,
-    uncalledTrips: uncalled.trips, uncalledUsed: uncalled.used,
+    called: { uses: called.uses, misses: called.misses },
+    uncalled: { uses: uncalled.uses, misses: uncalled.misses },
+    calledTrips: called.trips,
+    calledUsed: called.used,
+    calledUnused: called.unused,
+    uncalledTrips: uncalled.trips,
+    uncalledUsed: uncalled.used,
     missed: missed.map(({ trip }) => trip.id),
   };
 }
@@ -75,7 +84,10 @@ export const UNAVOIDABLE: readonly Trigger[] = ["always", "darkness", "camp time
 export function wasCalled({ outing, mark }: Marked, item: FullItem): boolean {
   if (mark.use === "unused" && mark.why === "trip cut short") return false;
   const excused = mark.use === "unused" && mark.why === "no call for it";
-  return callsFor(outing, excused ? item.triggers.filter((trigger) => UNAVOIDABLE.includes(trigger)) : item.triggers);
+  return callsFor(
+    outing,
+    excused ? item.triggers.filter((trigger) => UNAVOIDABLE.includes(trigger)) : item.triggers,
+  );
 }
 
 /** On a long trip with a thing known to be used on a few days: the chances of the weeks that it was not wanted in. */

@@ -1,5 +1,10 @@
 // jstat ships no types; only what the core uses of it is declared.
 declare module "jstat" {
-  const jstat: { readonly beta: { inv(p: number, alpha: number, beta: number): number; cdf(x: number, alpha: number, beta: number): number } };
+  const jstat: {
+    readonly beta: {
+      inv(p: number, alpha: number, beta: number): number;
+      cdf(x: number, alpha: number, beta: number): number;
+    };
+  };
   export default jstat;
 }

@@ -19,12 +19,26 @@ interface Walking {
  * @example pandolfWatts({ body: 70, load: 20, speed: 1.2, grade: 5, ground: 1.2 }) // 579.77
  */
 export function pandolfWatts({ body, load, speed, grade, ground }: Walking): number {
-  if (!(body > 0 && load >= 0 && speed > 0 && grade >= 0)) throw new RangeError(`pandolfWatts: body (${body}) and speed (${speed}) must be above 0, load (${load}) and grade (${grade}) 0 or more`);
-  return 1.5 * body + 2 * (body + load) * (load / body) ** 2 + ground * (body + load) * (1.5 * speed ** 2 + 0.35 * speed * grade);
+  if (!(body > 0 && load >= 0 && speed > 0 && grade >= 0))
+    throw new RangeError(
+      `pandolfWatts: body (${body}) and speed (${speed}) must be above 0, load (${load}) and grade (${grade}) 0 or more`,
+    );
+  return (
+    1.5 * body +
+    2 * (body + load) * (load / body) ** 2 +
+    ground * (body + load) * (1.5 * speed ** 2 + 0.35 * speed * grade)
+  );
 }
 
 /** How heavy ground goes (Soule and Goldman, J. Appl. Physiol. 32:706, 1972: road 1, dirt 1.1, brush 1.2 to 1.5, bog 1.8, sand 2.1; from memory). Rock is taken as heavy brush: ours. */
-const GROUND: Readonly<Record<Terrain, number>> = { road: 1, soft: 1.1, mixed: 1.2, rock: 1.5, mud: 1.8, sand: 2.1 };
+const GROUND: Readonly<Record<Terrain, number>> = {
+  road: 1,
+  soft: 1.1,
+  mixed: 1.2,
+  rock: 1.5,
+  mud: 1.8,
+  sand: 2.1,
+};
 
 /** A walker's day: 4.5 km/h while moving. Common practice, no source. */
 const SPEED = 1.25;
@@ -40,11 +54,15 @@ interface Stretch {
  * Energy of walking some stretches under a load, in kilocalories. Each is taken as half of it climbing evenly, and half on the
  * level: the equation says nothing of going down.
  */
-export function walkingKilocalories(stretches: readonly Stretch[], { body, load }: Pick<Walking, "body" | "load">): number {
+export function walkingKilocalories(
+  stretches: readonly Stretch[],
+  { body, load }: Pick<Walking, "body" | "load">,
+): number {
   return stretches.reduce((sum, { metres, ascent, terrain }) => {
     if (metres === 0) return sum;
     const half = metres / 2 / SPEED;
-    const watts = (grade: number) => pandolfWatts({ body, load, speed: SPEED, grade, ground: GROUND[terrain] });
+    const watts = (grade: number) =>
+      pandolfWatts({ body, load, speed: SPEED, grade, ground: GROUND[terrain] });
     return sum + (half * (watts((100 * ascent) / (metres / 2)) + watts(0))) / JOULES_PER_KILOCALORIE;
   }, 0);
 }

@@ -10,7 +10,14 @@ const TODAY = "2030-01-01";
 const item = "shoes" as ItemId;
 const file = (marks: readonly (object | null)[], trip: object = {}) => ({
   items: [{ id: "shoes", name: "Shoes", kind: "trail shoes" }],
-  trips: marks.map((mark, n) => ({ id: `t${n}`, starts: `2026-0${n + 1}-10`, ends: `2026-0${n + 1}-13`, distance: "40 km", marks: mark === null ? [] : [{ item: "shoes", ...mark }], ...trip })),
+  trips: marks.map((mark, n) => ({
+    id: `t${n}`,
+    starts: `2026-0${n + 1}-10`,
+    ends: `2026-0${n + 1}-13`,
+    distance: "40 km",
+    marks: mark === null ? [] : [{ item: "shoes", ...mark }],
+    ...trip,
+  })),
 });
 const evidence = (log: object) => {
   const book = openBook(logOf(log), TODAY);
@@ -18,7 +25,8 @@ const evidence = (log: object) => {
 };
 
 test("a trip without a mark wears as the others do on average; one that was not carried does not", () => {
-  const wear = (marks: readonly (object | null)[]) => ledger(openBook(logOf(file(marks)), TODAY)).get(item)!.wear;
+  const wear = (marks: readonly (object | null)[]) =>
+    ledger(openBook(logOf(file(marks)), TODAY)).get(item)!.wear;
   expect(wear([{ use: "used" }, { use: "used" }])).toBe(80_000);
   expect(wear([{ use: "used" }, { use: "used" }, {}])).toBe(120_000);
   expect(wear([{ use: "used" }, { use: "unused" }, {}])).toBe(60_000);
@@ -27,25 +35,43 @@ test("a trip without a mark wears as the others do on average; one that was not 
 });
 
 test("a mark supposed is as good as a mark in the log, and the log is not touched", () => {
-  fc.assert(fc.property(anyFile, fc.nat(), (any, pick) => {
-    const log = logOf(any);
-    const carries = log.trips.flatMap((trip) => trip.carries.map((carry) => ({ trip, carry })));
-    if (carries.length === 0) return;
-    const { trip, carry } = carries[pick % carries.length]!;
-    const mark = Mark.parse({ use: "hardly" });
-    const book = openBook(log, TODAY);
-    const before = JSON.stringify(book.carriedOf(carry.item));
-    const supposed = withMark(book, { trip: trip.id, item: carry.item, mark });
-    const changed = openBook({ ...log, trips: log.trips.map((each) => ({ ...each, carries: each.carries.map((one) => (one === carry ? { ...one, mark } : one)) })) }, TODAY);
-    expect(supposed.carriedOf(carry.item).map((one) => one.mark)).toEqual(changed.carriedOf(carry.item).map((one) => one.mark));
-    expect(JSON.stringify(book.carriedOf(carry.item))).toBe(before);
-  }), { numRuns: 50 });
+  fc.assert(
+    fc.property(anyFile, fc.nat(), (any, pick) => {
+      const log = logOf(any);
+      const carries = log.trips.flatMap((trip) => trip.carries.map((carry) => ({ trip, carry })));
+      if (carries.length === 0) return;
+      const { trip, carry } = carries[pick % carries.length]!;
+      const mark = Mark.parse({ use: "hardly" });
+      const book = openBook(log, TODAY);
+      const before = JSON.stringify(book.carriedOf(carry.item));
+      const supposed = withMark(book, { trip: trip.id, item: carry.item, mark });
+      const changed = openBook(
+        {
+          ...log,
+          trips: log.trips.map((each) => ({
+            ...each,
+            carries: each.carries.map((one) => (one === carry ? { ...one, mark } : one)),
+          })),
+        },
+        TODAY,
+      );
+      expect(supposed.carriedOf(carry.item).map((one) => one.mark)).toEqual(
+        changed.carriedOf(carry.item).map((one) => one.mark),
+      );
+      expect(JSON.stringify(book.carriedOf(carry.item))).toBe(before);
+    }),
+    { numRuns: 50 },
+  );
 });
 
 test("a mark on a trip that it was not carried on stands in its place; unknown trips and items change nothing", () => {
   const book = openBook(logOf(file([{ use: "used" }, null, { use: "used" }])), TODAY);
   const put = withMark(book, { trip: "t1" as TripId, item, mark: Mark.parse({ use: "unused" }) });
-  expect(put.carriedOf(item).map(({ outing, mark }) => [outing.trip.id, mark!.use])).toEqual([["t0", "used"], ["t1", "unused"], ["t2", "used"]]);
+  expect(put.carriedOf(item).map(({ outing, mark }) => [outing.trip.id, mark!.use])).toEqual([
+    ["t0", "used"],
+    ["t1", "unused"],
+    ["t2", "used"],
+  ]);
   expect(withMark(book, { trip: "nowhere" as TripId, item, mark: null })).toBe(book);
 });
 
@@ -58,7 +84,18 @@ test("another school changes the lines and nothing else", () => {
 
 test("chances: one a trip, one more a full week, five at most, half if cut short", () => {
   const chances = (days: number, cut = false) => {
-    const { called } = evidence({ ...file([]), trips: [{ starts: "2026-01-01", ends: new Date(Date.UTC(2026, 0, days)).toISOString().slice(0, 10), distance: "40 km", cut, marks: [{ item: "shoes", use: "unused" }] }] });
+    const { called } = evidence({
+      ...file([]),
+      trips: [
+        {
+          starts: "2026-01-01",
+          ends: new Date(Date.UTC(2026, 0, days)).toISOString().slice(0, 10),
+          distance: "40 km",
+          cut,
+          marks: [{ item: "shoes", use: "unused" }],
+        },
+      ],
+    });
     return called.misses;
   };
   expect([1, 6, 7, 13, 14, 21, 28, 70].map((days) => chances(days))).toEqual([1, 1, 2, 2, 3, 4, 5, 5]);
@@ -67,12 +104,26 @@ test("chances: one a trip, one more a full week, five at most, half if cut short
 
 test("hardly is a quarter of a use; a few days of a long walk leave its other weeks uncalled for", () => {
   expect(evidence(file([{ use: "hardly" }])).called).toEqual({ uses: 0.25, misses: 0.75 });
-  const long = evidence({ ...file([]), trips: [{ starts: "2026-01-01", ends: "2026-02-04", distance: "500 km", marks: [{ item: "shoes", use: "used", days: 6 }] }] });
-  expect([long.called, long.uncalled]).toEqual([{ uses: 1, misses: 0 }, { uses: 0, misses: 4 }]);
+  const long = evidence({
+    ...file([]),
+    trips: [
+      {
+        starts: "2026-01-01",
+        ends: "2026-02-04",
+        distance: "500 km",
+        marks: [{ item: "shoes", use: "used", days: 6 }],
+      },
+    ],
+  });
+  expect([long.called, long.uncalled]).toEqual([
+    { uses: 1, misses: 0 },
+    { uses: 0, misses: 4 },
+  ]);
 });
 
 test("missed by its name while it stayed home counts as used; missed by another name, or while it was along, does not", () => {
-  const missed = (what: string, mark: object | null) => evidence(file([{ use: "unused" }, mark], { missed: [{ what }] })).missed.length;
+  const missed = (what: string, mark: object | null) =>
+    evidence(file([{ use: "unused" }, mark], { missed: [{ what }] })).missed.length;
   expect(missed("shoes", null)).toBe(1);
   expect(missed("Socks", null)).toBe(0);
   expect(missed("shoes", { use: "used" })).toBe(0);

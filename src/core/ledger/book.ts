@@ -1,6 +1,18 @@
 import { inPlain, type FullItem, withDefaults } from "../kinds";
 import { medianOf } from "../median";
-import type { Carry, Entry, ItemId, Log, Mark, Ruling, SchoolName, Settings, Trigger, Trip, TripId } from "../model";
+import type {
+  Carry,
+  Entry,
+  ItemId,
+  Log,
+  Mark,
+  Ruling,
+  SchoolName,
+  Settings,
+  Trigger,
+  Trip,
+  TripId,
+} from "../model";
 import { rulesOf, type Rules } from "../rules";
 import { daysBetween, inOrder } from "./days";
 import { groupBy } from "./group";
@@ -56,7 +68,8 @@ export interface NextOuting {
   readonly days: number;
 }
 
-const byDate = (a: Trip, b: Trip) => inOrder(a.starts, b.starts) || inOrder(a.ends, b.ends) || inOrder(a.id, b.id);
+const byDate = (a: Trip, b: Trip) =>
+  inOrder(a.starts, b.starts) || inOrder(a.ends, b.ends) || inOrder(a.id, b.id);
 
 /**
  * Opens a log for judging.
@@ -71,19 +84,41 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const trips = [...log.trips].sort(byDate);
   const outings = trips.filter((trip) => !trip.planned).map((trip, n) => outingOf(trip, n));
   const carried = groupBy(
-    outings.flatMap((outing) => outing.trip.carries.map((carry): Carried => ({ outing, carry, mark: carry.mark, part: partCarried(outing, carry) }))),
+    outings.flatMap((outing) =>
+      outing.trip.carries.map((carry): Carried => ({
+        outing,
+        carry,
+        mark: carry.mark,
+        part: partCarried(outing, carry),
+      })),
+    ),
     (one) => one.carry.item,
   );
-  const entries = groupBy([...log.entries].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), (entry) => entry.item);
-  const rulings = groupBy([...log.rulings].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)), ({ item }) => item);
+  const entries = groupBy(
+    [...log.entries].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)),
+    (entry) => entry.item,
+  );
+  const rulings = groupBy(
+    [...log.rulings].sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id)),
+    ({ item }) => item,
+  );
   const toAdd = groupBy(rulings.get(null) ?? [], ({ what }) => inPlain(what ?? ""));
   const named = new Map(items.map((item) => [inPlain(item.name), item.id]));
-  const missed = groupBy(outings.flatMap((outing) => outing.trip.missed.flatMap(({ what }) => {
-    const id = named.get(inPlain(what));
-    return id && outing.trip.carries.every((carry) => carry.item !== id) ? [{ id, outing }] : [];
-  })), ({ id }) => id);
+  const missed = groupBy(
+    outings.flatMap((outing) =>
+      outing.trip.missed.flatMap(({ what }) => {
+        const id = named.get(inPlain(what));
+        return id && outing.trip.carries.every((carry) => carry.item !== id) ? [{ id, outing }] : [];
+      }),
+    ),
+    ({ id }) => id,
+  );
   return {
-    today, settings: log.settings, rules, items, outings,
+    today,
+    settings: log.settings,
+    rules,
+    items,
+    outings,
     next: nextOuting(trips, outings, today),
     carriedOf: (id) => carried.get(id) ?? [],
     entriesOf: (id) => entries.get(id) ?? [],
@@ -95,17 +130,25 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
 }
 
 /** The same book, judged by another school. */
-export const withSchool = (book: Book, school: SchoolName): Book => ({ ...book, rules: { ...book.rules, school: rulesOf(book.settings, school).school } });
+export const withSchool = (book: Book, school: SchoolName): Book => ({
+  ...book,
+  rules: { ...book.rules, school: rulesOf(book.settings, school).school },
+});
 
 /** The same book with one mark made, changed or (null) taken back, without touching the log. Unknown trips and items change nothing. */
-export function withMark(book: Book, { trip, item, mark }: { readonly trip: TripId; readonly item: ItemId; readonly mark: Mark | null }): Book {
+export function withMark(
+  book: Book,
+  { trip, item, mark }: { readonly trip: TripId; readonly item: ItemId; readonly mark: Mark | null },
+): Book {
   const outing = book.outings.find((each) => each.trip.id === trip);
   if (!outing || !book.item(item)) return book;
   const before = book.carriedOf(item);
   const here = before.find((one) => one.outing === outing);
   const carry: Carry = { item, legs: here?.carry.legs ?? null, mark };
   const changed: Carried = { outing, carry, mark, part: here?.part ?? 1 };
-  const after = here ? before.map((one) => (one === here ? changed : one)) : [...before, changed].sort((a, b) => a.outing.n - b.outing.n);
+  const after = here
+    ? before.map((one) => (one === here ? changed : one))
+    : [...before, changed].sort((a, b) => a.outing.n - b.outing.n);
   return { ...book, carriedOf: (id) => (id === item ? after : book.carriedOf(id)) };
 }
 
@@ -119,15 +162,20 @@ export function outingOf(trip: Trip, n = 0): Outing {
 function callsOf(trip: Trip, nights: number): Set<Trigger> {
   const calls = new Set<Trigger>(["always"]);
   // A night out is dark and has a camp, unless the owner said otherwise.
-  if (nights > 0) for (const each of ["darkness", "camp time"] as const) if (trip.conditions[each] !== "none") calls.add(each);
-  for (const [trigger, strength] of Object.entries(trip.conditions)) if (strength !== "none") calls.add(trigger as Trigger);
+  if (nights > 0)
+    for (const each of ["darkness", "camp time"] as const)
+      if (trip.conditions[each] !== "none") calls.add(each);
+  for (const [trigger, strength] of Object.entries(trip.conditions))
+    if (strength !== "none") calls.add(trigger as Trigger);
   return calls;
 }
 
 function partCarried({ trip, metres }: Outing, { legs }: Carry): number {
   if (legs === null) return 1;
   if (metres === 0) return Math.min(1, legs.length / Math.max(1, trip.legs.length));
-  return trip.legs.reduce((sum, leg, index) => (legs.includes(index + 1) ? sum + leg.distance.m : sum), 0) / metres;
+  return (
+    trip.legs.reduce((sum, leg, index) => (legs.includes(index + 1) ? sum + leg.distance.m : sum), 0) / metres
+  );
 }
 
 function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: string): NextOuting {
@@ -138,7 +186,8 @@ function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: s
   }
   const lately = outings.slice(-5);
   return {
-    name: null, ends: null,
+    name: null,
+    ends: null,
     metres: medianOf(lately.map((outing) => outing.metres)),
     nights: medianOf(lately.map((outing) => outing.nights)),
     days: medianOf(lately.map((outing) => outing.days)),
@@ -146,6 +195,7 @@ function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: s
 }
 
 /** Outings that an item has been marked on, oldest first. */
-export const marked = (carried: readonly Carried[]): Marked[] => carried.filter((one): one is Marked => one.mark !== null);
+export const marked = (carried: readonly Carried[]): Marked[] =>
+  carried.filter((one): one is Marked => one.mark !== null);
 
 export type Marked = Carried & { readonly mark: Mark };

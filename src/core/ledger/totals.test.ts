@@ -13,7 +13,10 @@ const trip = (more: object) => ({ starts: "2026-05-01", ends: "2026-05-05", dist
 
 test("wear comes from use, not from being carried; hardly counts a tenth", () => {
   const items = ["used", "hardly", "unused"].map((name) => ({ name, kind: "trail shoes", weight: "600 g" }));
-  const [used, hardly, unused] = only({ items, trips: [trip({ marks: items.map(({ name }) => ({ item: name, use: name })) })] });
+  const [used, hardly, unused] = only({
+    items,
+    trips: [trip({ marks: items.map(({ name }) => ({ item: name, use: name })) })],
+  });
   expect([used!.wear, hardly!.wear, unused!.wear]).toEqual([100_000, 10_000, 0]);
   expect(unused!.carried).toEqual({ metres: 100_000, nights: 4, days: 5, trips: 1 });
   expect(unused!.deadGramMetres).toBe(600 * 100_000);
@@ -23,7 +26,16 @@ test("wear comes from use, not from being carried; hardly counts a tenth", () =>
 test("an item's miles are those of the legs that it was carried on", () => {
   const [boots] = only({
     items: [{ name: "Boots", kind: "boots" }],
-    trips: [trip({ distance: undefined, legs: [{ distance: "30 km", terrain: "rock" }, { distance: "70 km", terrain: "road" }], marks: [{ item: "Boots", use: "used", legs: [1] }] })],
+    trips: [
+      trip({
+        distance: undefined,
+        legs: [
+          { distance: "30 km", terrain: "rock" },
+          { distance: "70 km", terrain: "road" },
+        ],
+        marks: [{ item: "Boots", use: "used", legs: [1] }],
+      }),
+    ],
   });
   expect(boots!.carried.metres).toBe(30_000);
   expect(boots!.wear).toBeCloseTo(30_000 * 1.5, 6); // rock; common practice, no source
@@ -31,7 +43,18 @@ test("an item's miles are those of the legs that it was carried on", () => {
 
 test("socks worn in turn share the wear of a leg", () => {
   const items = ["grey", "green", "blue"].map((name) => ({ name, kind: "socks" }));
-  const all = only({ items, trips: [trip({ marks: [{ item: "grey", use: "used" }, { item: "green", use: "used" }, { item: "blue", use: "unused" }] })] });
+  const all = only({
+    items,
+    trips: [
+      trip({
+        marks: [
+          { item: "grey", use: "used" },
+          { item: "green", use: "used" },
+          { item: "blue", use: "unused" },
+        ],
+      }),
+    ],
+  });
   expect(all.map(({ wear }) => wear)).toEqual([50_000, 50_000, 0]);
 });
 
@@ -45,29 +68,61 @@ test("known days win over the bare mark, an opening balance and entries add on",
 });
 
 test("cover is never dead weight", () => {
-  const [kit] = only({ items: [{ name: "Kit", kind: "first-aid kit", weight: "180 g" }], trips: [trip({ marks: [{ item: "Kit", use: "unused" }] })] });
+  const [kit] = only({
+    items: [{ name: "Kit", kind: "first-aid kit", weight: "180 g" }],
+    trips: [trip({ marks: [{ item: "Kit", use: "unused" }] })],
+  });
   expect(kit!.deadGramMetres).toBe(0);
 });
 
 test("totals do not depend on the order of items, trips or marks", () => {
-  fc.assert(fc.property(anyFile, fc.infiniteStream(fc.nat()), (file, order) => {
-    const shuffled = <T>(list: readonly T[]) => list.map((one) => [order.next().value, one] as const).sort(([a], [b]) => a - b).map(([, one]) => one);
-    const log = logOf(file);
-    const mixed = { ...log, items: shuffled(log.items), trips: shuffled(log.trips).map((each) => ({ ...each, carries: shuffled(each.carries) })) };
-    const figures = (of: Log) => new Map([...totals(of)].map(([id, { wearByTrip, ...own }]) => [id, { ...own, wearByTrip: wearByTrip.map(({ wear }) => wear) }]));
-    expect(figures(mixed)).toEqual(figures(log));
-  }), { numRuns: 60 });
+  fc.assert(
+    fc.property(anyFile, fc.infiniteStream(fc.nat()), (file, order) => {
+      const shuffled = <T>(list: readonly T[]) =>
+        list
+          .map((one) => [order.next().value, one] as const)
+          .sort(([a], [b]) => a - b)
+          .map(([, one]) => one);
+      const log = logOf(file);
+      const mixed = {
+        ...log,
+        items: shuffled(log.items),
+        trips: shuffled(log.trips).map((each) => ({ ...each, carries: shuffled(each.carries) })),
+      };
+      const figures = (of: Log) =>
+        new Map(
+          [...totals(of)].map(([id, { wearByTrip, ...own }]) => [
+            id,
+            { ...own, wearByTrip: wearByTrip.map(({ wear }) => wear) },
+          ]),
+        );
+      expect(figures(mixed)).toEqual(figures(log));
+    }),
+    { numRuns: 60 },
+  );
 });
 
 test("more use never lowers wear", () => {
-  fc.assert(fc.property(anyFile, (file) => {
-    const more = { ...file, trips: file.trips.map((each) => ({ ...each, marks: each.marks.map((mark, n) => (n === 0 ? { ...mark, use: "used" as const } : mark)) })) };
-    const before = totals(logOf(file));
-    const after = totals(logOf(more));
-    for (const one of file.trips.flatMap((each) => each.marks.slice(0, 1))) {
-      const { kind } = file.items.find((item) => item.id === one.item)!;
-      // Shared in turn: another's use may lower one's own.
-      if (kind !== "socks" && kind !== "underwear") expect(after.get(one.item as never)!.wear).toBeGreaterThanOrEqual(before.get(one.item as never)!.wear);
-    }
-  }), { numRuns: 60 });
+  fc.assert(
+    fc.property(anyFile, (file) => {
+      const more = {
+        ...file,
+        trips: file.trips.map((each) => ({
+          ...each,
+          marks: each.marks.map((mark, n) => (n === 0 ? { ...mark, use: "used" as const } : mark)),
+        })),
+      };
+      const before = totals(logOf(file));
+      const after = totals(logOf(more));
+      for (const one of file.trips.flatMap((each) => each.marks.slice(0, 1))) {
+        const { kind } = file.items.find((item) => item.id === one.item)!;
+        // Shared in turn: another's use may lower one's own.
+        if (kind !== "socks" && kind !== "underwear")
+          expect(after.get(one.item as never)!.wear).toBeGreaterThanOrEqual(
+            before.get(one.item as never)!.wear,
+          );
+      }
+    }),
+    { numRuns: 60 },
+  );
 });

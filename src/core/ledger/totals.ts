@@ -31,7 +31,9 @@ const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
 
 /** Part of the trip, 0 to 1, that an item was in use; known days win over the bare mark. */
 function shareUsed(mark: Mark, days: number): number {
-  return mark.days === null || mark.use === "unused" ? USE_SHARE[mark.use] : Math.min(1, mark.days / Math.max(1, days));
+  return mark.days === null || mark.use === "unused"
+    ? USE_SHARE[mark.use]
+    : Math.min(1, mark.days / Math.max(1, days));
 }
 
 /**
@@ -69,22 +71,43 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   // Wear in the order it came, for the chart and for readings.
   const wearByTrip = marks.map((one) => ({ carried: one, wear: tripWear(item, one, book, sharers) }));
   return {
-    carried, used, deadGramMetres, wearByTrip,
-    wear: openingWear(item) + unmarkedWear(item, own, marks, book, sharers) + wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) + entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
+    carried,
+    used,
+    deadGramMetres,
+    wearByTrip,
+    wear:
+      openingWear(item) +
+      unmarkedWear(item, own, marks, book, sharers) +
+      wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) +
+      entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
 }
 
 /** Wear of trips that it went on and was not marked for: it was used on them as often as on its others. */
-function unmarkedWear(item: FullItem, own: readonly Carried[], marks: readonly Marked[], book: Book, sharers: Sharers): number {
+function unmarkedWear(
+  item: FullItem,
+  own: readonly Carried[],
+  marks: readonly Marked[],
+  book: Book,
+  sharers: Sharers,
+): number {
   if (marks.length === own.length || marks.length === 0) return 0;
   const share = marks.reduce((sum, { mark }) => sum + USE_SHARE[mark.use], 0) / marks.length;
-  return own.reduce((sum, one) => (one.mark ? sum : sum + share * tripWear(item, { ...one, mark: USED }, book, sharers)), 0);
+  return own.reduce(
+    (sum, one) => (one.mark ? sum : sum + share * tripWear(item, { ...one, mark: USED }, book, sharers)),
+    0,
+  );
 }
 
 const USED = MarkSchema.parse({ use: "used" });
 
-function tripWear(item: FullItem, { outing, carry: { legs }, mark }: Marked, book: Book, sharers: Sharers): number {
+function tripWear(
+  item: FullItem,
+  { outing, carry: { legs }, mark }: Marked,
+  book: Book,
+  sharers: Sharers,
+): number {
   const { inTurn: shares, terrain, perNight } = item.rules;
   const among = shares ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
   const part = legs === null ? 1 : legs.length / Math.max(1, outing.trip.legs.length);
@@ -99,14 +122,18 @@ function tripWear(item: FullItem, { outing, carry: { legs }, mark }: Marked, boo
   }
   const inTurn = mark.days === null && among ? Math.max(1, ...among) : 1;
   if (item.wears === "nights") return (outing.nights * part * share) / inTurn;
-  if (item.wears === "wet days") return mark.days ?? outing.days * part * share * WET_SHARE[outing.trip.conditions.rain ?? "some"];
+  if (item.wears === "wet days")
+    return mark.days ?? outing.days * part * share * WET_SHARE[outing.trip.conditions.rain ?? "some"];
   // A day walk has no night, but it drinks and brews for half a day.
   return perNight * Math.max(outing.nights, outing.days / 2) * part * share;
 }
 
 const openingWear = (item: FullItem) => (item.opening ? betweenTrips(item, item.opening) : 0);
 
-function betweenTrips(item: FullItem, { distance, nights, days = 0 }: { distance: { readonly m: number } | null; nights: number; days?: number }): number {
+function betweenTrips(
+  item: FullItem,
+  { distance, nights, days = 0 }: { distance: { readonly m: number } | null; nights: number; days?: number },
+): number {
   if (item.wears === "m") return distance?.m ?? 0;
   if (item.wears === "nights") return nights;
   if (item.wears === "wet days") return days || nights;
@@ -124,7 +151,10 @@ function countSharers(book: Book, items: readonly FullItem[]): Sharers {
       if (mark.use === "unused") continue;
       const key = `${outing.trip.id}\n${item.kind}`;
       const legs = sharers.get(key) ?? outing.trip.legs.map(() => 0);
-      sharers.set(key, legs.map((n, index) => (carry.legs === null || carry.legs.includes(index + 1) ? n + 1 : n)));
+      sharers.set(
+        key,
+        legs.map((n, index) => (carry.legs === null || carry.legs.includes(index + 1) ? n + 1 : n)),
+      );
     }
   }
   return sharers;

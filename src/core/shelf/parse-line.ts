@@ -12,10 +12,24 @@ export interface ParsedLine {
 }
 
 const PLACES: Readonly<Record<string, Stow>> = {
-  worn: "worn", wearing: "worn", hand: "hand", shoulder: "shoulder", hip: "hip", hipbelt: "hip", outside: "outside", front: "outside", side: "side",
-  lid: "lid", top: "lid", main: "main", inside: "main", bag: "bag", food: "food",
+  worn: "worn",
+  wearing: "worn",
+  hand: "hand",
+  shoulder: "shoulder",
+  hip: "hip",
+  hipbelt: "hip",
+  outside: "outside",
+  front: "outside",
+  side: "side",
+  lid: "lid",
+  top: "lid",
+  main: "main",
+  inside: "main",
+  bag: "bag",
+  food: "food",
 };
-const WEIGHT = /(?<![\p{L}\d.,])\d+(?:[.,]\d+)?\s*(?:kg|kgs|g|gr|grams?|oz|ounces?|lbs?|pounds?)(?:\s+\d+(?:[.,]\d+)?\s*(?:oz|ounces?))?(?![\p{L}\d])/iu;
+const WEIGHT =
+  /(?<![\p{L}\d.,])\d+(?:[.,]\d+)?\s*(?:kg|kgs|g|gr|grams?|oz|ounces?|lbs?|pounds?)(?:\s+\d+(?:[.,]\d+)?\s*(?:oz|ounces?))?(?![\p{L}\d])/iu;
 const PIECES = /(?<![\p{L}\d])(?:[x×]\s*(\d{1,3})|(\d{1,3})\s*[x×])(?![\p{L}\d])/iu;
 
 /**
@@ -28,19 +42,32 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
   let rest = line.trim().replace(/\s+/g, " ");
   const take = (pattern: RegExp): RegExpExecArray | null => {
     const found = pattern.exec(rest);
-    if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`.replace(/\s+/g, " ").trim();
+    if (found)
+      rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`
+        .replace(/\s+/g, " ")
+        .trim();
     return found;
   };
   const pieces = take(PIECES);
   let weighed = take(WEIGHT)?.[0];
   const last = rest.split(" ").at(-1)?.toLowerCase() ?? "";
-  const stow = Object.hasOwn(PLACES, last) && rest.includes(" ") && !(last === "bag" && guessKind(rest).id !== "other") ? PLACES[last]! : null;
-  if (stow) rest = rest.slice(0, -last.length).trim().replace(/ (in|on|at)( the)?$/i, "");
+  const stow =
+    Object.hasOwn(PLACES, last) && rest.includes(" ") && !(last === "bag" && guessKind(rest).id !== "other")
+      ? PLACES[last]!
+      : null;
+  if (stow)
+    rest = rest
+      .slice(0, -last.length)
+      .trim()
+      .replace(/ (in|on|at)( the)?$/i, "");
   if (!weighed) weighed = take(/(?<= )\d+(?:[.,]\d+)?$/)?.[0];
   const mass = weighed ? parseMass(weighed, bareUnit) : null;
   const name = rest.replace(/[,;:–-]+$/, "").trim();
   return {
-    name: name.charAt(0).toUpperCase() + name.slice(1), kind: guessKind(name).id, stow,
-    weight: mass?.ok ? mass.value : null, pieces: Number(pieces?.[1] ?? pieces?.[2] ?? 1),
+    name: name.charAt(0).toUpperCase() + name.slice(1),
+    kind: guessKind(name).id,
+    stow,
+    weight: mass?.ok ? mass.value : null,
+    pieces: Number(pieces?.[1] ?? pieces?.[2] ?? 1),
   };
 }

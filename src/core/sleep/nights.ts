@@ -16,7 +16,11 @@ export function alikeNights(felt: readonly FeltNight[]): Nights[] {
 }
 
 /** "2 nights felt cold, down to −9 °C, in the quilt". */
-export function sayNights({ nights, low, felt, slept }: Nights, nameOf: (id: ItemId) => string, units: Units): string {
+export function sayNights(
+  { nights, low, felt, slept }: Nights,
+  nameOf: (id: ItemId) => string,
+  units: Units,
+): string {
   return [
     `${count(nights, "night")}${felt ? ` felt ${felt}` : ""}`,
     ...(low === null ? [] : [`down to ${sayTemperature(low, units)}`]),

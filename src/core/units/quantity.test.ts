@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, Mass, METRES_PER_FOOT, METRES_PER_MILE, parseAmount, parseLength, parseMass, parseTemperature } from "./quantity";
+import {
+  GRAMS_PER_OUNCE,
+  GRAMS_PER_POUND,
+  Mass,
+  METRES_PER_FOOT,
+  METRES_PER_MILE,
+  parseAmount,
+  parseLength,
+  parseMass,
+  parseTemperature,
+} from "./quantity";
 
 // Source: NIST Special Publication 811, appendix B: these factors are exact.
 test("factors are those of NIST SP 811", () => {
@@ -12,17 +22,27 @@ test("factors are those of NIST SP 811", () => {
 });
 
 test.each([
-  ["312 g", 312], ["312g", 312], ["1.2 kg", 1200], ["1,2 kg", 1200], ["9.6 oz", 272.155422], ["2 lb 3 oz", 992.233309375], ["500", 500], [".5 oz", 14.1747615625],
+  ["312 g", 312],
+  ["312g", 312],
+  ["1.2 kg", 1200],
+  ["1,2 kg", 1200],
+  ["9.6 oz", 272.155422],
+  ["2 lb 3 oz", 992.233309375],
+  ["500", 500],
+  [".5 oz", 14.1747615625],
 ])("reads %s", (typed, grams) => {
   const mass = parseMass(typed);
   expect(mass.ok && mass.value.g).toBeCloseTo(grams, 6);
 });
 
-test.each(["", "heavy", "-3 g", "3 stone", "12 g g", "NaN", "1e400 g", "3 constructor"])("refuses “%s” with what would be accepted", (typed) => {
-  const mass = parseMass(typed);
-  expect(mass.ok).toBe(false);
-  expect(!mass.ok && mass.why).toMatch(/Write it like/);
-});
+test.each(["", "heavy", "-3 g", "3 stone", "12 g g", "NaN", "1e400 g", "3 constructor"])(
+  "refuses “%s” with what would be accepted",
+  (typed) => {
+    const mass = parseMass(typed);
+    expect(mass.ok).toBe(false);
+    expect(!mass.ok && mass.why).toMatch(/Write it like/);
+  },
+);
 
 test("what was typed is kept exactly, and a bare number with the unit it was read in", () => {
   expect(parseMass("9.6 oz")).toMatchObject({ ok: true, value: { typed: "9.6 oz" } });
@@ -37,16 +57,28 @@ test("miles and kilometres", () => {
 });
 
 test("any weight survives being written and read again", () => {
-  fc.assert(fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom("g", "kg", "oz", "lb"), (n, unit) => {
-    const typed = `${n.toFixed(3)} ${unit}`;
-    const once = Mass.decode(typed);
-    expect(Mass.decode(Mass.encode(once))).toEqual(once);
-  }));
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 90, noNaN: true }),
+      fc.constantFrom("g", "kg", "oz", "lb"),
+      (n, unit) => {
+        const typed = `${n.toFixed(3)} ${unit}`;
+        const once = Mass.decode(typed);
+        expect(Mass.decode(Mass.encode(once))).toEqual(once);
+      },
+    ),
+  );
 });
 
 // Source: the definition of the Fahrenheit scale, °F = 1.8 °C + 32 (NIST SP 811, appendix B.8).
 test.each([
-  ["-2", -2], ["−2 °C", -2], ["28 F", -2.2], ["28°f", -2.2], ["-40 F", -40], ["+3,5", 3.5], ["32 °F", 0],
+  ["-2", -2],
+  ["−2 °C", -2],
+  ["28 F", -2.2],
+  ["28°f", -2.2],
+  ["-40 F", -40],
+  ["+3,5", 3.5],
+  ["32 °F", 0],
 ])("reads %s as a temperature", (typed, celsius) => {
   expect(parseTemperature(typed)).toEqual({ ok: true, value: celsius });
 });
@@ -60,7 +92,12 @@ test.each(["", "cold", "3 K", "--2", "1e3"])("refuses “%s” as a temperature"
   expect(parseTemperature(typed)).toMatchObject({ ok: false, why: expect.stringContaining("Write it like") });
 });
 
-test.each([["460 g", 460, "g"], ["2,5L", 2.5, "L"], ["3", 3, ""], ["2 gas canisters", 2, "gas canisters"]])("reads %s as an amount", (typed, value, unit) => {
+test.each([
+  ["460 g", 460, "g"],
+  ["2,5L", 2.5, "L"],
+  ["3", 3, ""],
+  ["2 gas canisters", 2, "gas canisters"],
+])("reads %s as an amount", (typed, value, unit) => {
   expect(parseAmount(typed)).toEqual({ ok: true, value: { value, unit } });
 });
 

@@ -7,20 +7,42 @@ export const METRES_PER_MILE = 1609.344;
 export const METRES_PER_FOOT = 0.3048;
 
 const MASS_UNITS: Readonly<Record<string, number>> = {
-  g: 1, gram: 1, grams: 1, gr: 1,
-  kg: 1000, kgs: 1000, kilo: 1000, kilos: 1000,
-  oz: GRAMS_PER_OUNCE, ounce: GRAMS_PER_OUNCE, ounces: GRAMS_PER_OUNCE,
-  lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND, pound: GRAMS_PER_POUND, pounds: GRAMS_PER_POUND,
+  g: 1,
+  gram: 1,
+  grams: 1,
+  gr: 1,
+  kg: 1000,
+  kgs: 1000,
+  kilo: 1000,
+  kilos: 1000,
+  oz: GRAMS_PER_OUNCE,
+  ounce: GRAMS_PER_OUNCE,
+  ounces: GRAMS_PER_OUNCE,
+  lb: GRAMS_PER_POUND,
+  lbs: GRAMS_PER_POUND,
+  pound: GRAMS_PER_POUND,
+  pounds: GRAMS_PER_POUND,
 };
 
 const LENGTH_UNITS: Readonly<Record<string, number>> = {
-  m: 1, metre: 1, metres: 1, meter: 1, meters: 1,
-  km: 1000, kms: 1000, k: 1000,
-  mi: METRES_PER_MILE, mile: METRES_PER_MILE, miles: METRES_PER_MILE,
-  ft: METRES_PER_FOOT, foot: METRES_PER_FOOT, feet: METRES_PER_FOOT,
+  m: 1,
+  metre: 1,
+  metres: 1,
+  meter: 1,
+  meters: 1,
+  km: 1000,
+  kms: 1000,
+  k: 1000,
+  mi: METRES_PER_MILE,
+  mile: METRES_PER_MILE,
+  miles: METRES_PER_MILE,
+  ft: METRES_PER_FOOT,
+  foot: METRES_PER_FOOT,
+  feet: METRES_PER_FOOT,
 };
 
-export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly why: string };
+export type Parsed<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly why: string };
 
 /** What was typed, kept exactly, beside its value in grams. */
 export interface Mass {
@@ -37,7 +59,12 @@ export interface Length {
 const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
 
 /** Sum of "number unit" parts ("2 lb 3 oz"); a bare number takes `bare`. */
-function sumOfParts(text: string, units: Readonly<Record<string, number>>, bare: string, example: string): Parsed<number> {
+function sumOfParts(
+  text: string,
+  units: Readonly<Record<string, number>>,
+  bare: string,
+  example: string,
+): Parsed<number> {
   const typed = text.trim();
   const refuse = (why: string): Parsed<number> => ({ ok: false, why: `${why} Write it like ${example}.` });
   if (typed === "") return refuse("Nothing was given.");
@@ -54,7 +81,9 @@ function sumOfParts(text: string, units: Readonly<Record<string, number>>, bare:
     total += number * factor;
     while (typed[PART.lastIndex] === " " || typed[PART.lastIndex] === "\u00a0") PART.lastIndex++;
   }
-  return Number.isFinite(total) ? { ok: true, value: total } : refuse("That is not a number that can be used.");
+  return Number.isFinite(total)
+    ? { ok: true, value: total }
+    : refuse("That is not a number that can be used.");
 }
 
 /**
@@ -74,7 +103,12 @@ export function parseMass(text: string, bare: "g" | "kg" | "oz" | "lb" = "g"): P
  * @param bare the unit of a number without one
  */
 export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km"): Parsed<Length> {
-  const sum = sumOfParts(text, LENGTH_UNITS, bare, bare === "m" || bare === "ft" ? "850 m or 2800 ft" : "18.5 km or 11 mi");
+  const sum = sumOfParts(
+    text,
+    LENGTH_UNITS,
+    bare,
+    bare === "m" || bare === "ft" ? "850 m or 2800 ft" : "18.5 km or 11 mi",
+  );
   return sum.ok ? { ok: true, value: { typed: withUnit(text, bare), m: sum.value } } : sum;
 }
 
@@ -96,7 +130,9 @@ export function parseAmount(text: string): Parsed<{ readonly value: number; read
   const typed = text.trim();
   if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
   const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
-  return match ? { ok: true, value: { value: Number(match[1]!.replace(",", ".")), unit: match[2]!.trim() } } : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
+  return match
+    ? { ok: true, value: { value: Number(match[1]!.replace(",", ".")), unit: match[2]!.trim() } }
+    : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
 }
 
 /** A bare number is ambiguous once the owner changes units, so it is kept with the unit it was read in. */
@@ -105,21 +141,35 @@ function withUnit(text: string, bare: string): string {
   return /^[+\d.,]+$/.test(typed) ? `${typed} ${bare}` : typed;
 }
 
-function quantitySchema<T extends { readonly typed: string }>(read: (text: string) => Parsed<T>, describe: string) {
-  return z.codec(z.union([z.string(), z.number()]), z.custom<T>(), {
-    decode: (raw, context) => {
-      const parsed = read(String(raw));
-      if (parsed.ok) return parsed.value;
-      context.issues.push({ code: "custom", message: parsed.why, input: raw });
-      return z.NEVER;
-    },
-    encode: (quantity) => quantity.typed,
-  }).meta({ description: describe });
+function quantitySchema<T extends { readonly typed: string }>(
+  read: (text: string) => Parsed<T>,
+  describe: string,
+) {
+  return z
+    .codec(z.union([z.string(), z.number()]), z.custom<T>(), {
+      decode: (raw, context) => {
+        const parsed = read(String(raw));
+        if (parsed.ok) return parsed.value;
+        context.issues.push({ code: "custom", message: parsed.why, input: raw });
+        return z.NEVER;
+      },
+      encode: (quantity) => quantity.typed,
+    })
+    .meta({ description: describe });
 }
 
 /** In a file: "9.6 oz", or a number of grams. */
-export const Mass = quantitySchema<Mass>((text) => parseMass(text, "g"), 'A weight with its unit, as typed ("312 g", "9.6 oz", "2 lb 3 oz"); a bare number is grams.');
+export const Mass = quantitySchema<Mass>(
+  (text) => parseMass(text, "g"),
+  'A weight with its unit, as typed ("312 g", "9.6 oz", "2 lb 3 oz"); a bare number is grams.',
+);
 /** In a file: "62 km", or a number of kilometres. */
-export const Distance = quantitySchema<Length>((text) => parseLength(text, "km"), 'A distance with its unit, as typed ("62 km", "38 mi"); a bare number is kilometres.');
+export const Distance = quantitySchema<Length>(
+  (text) => parseLength(text, "km"),
+  'A distance with its unit, as typed ("62 km", "38 mi"); a bare number is kilometres.',
+);
 /** In a file: "850 m", or a number of metres. */
-export const Height = quantitySchema<Length>((text) => parseLength(text, "m"), 'A height with its unit, as typed ("850 m", "2800 ft"); a bare number is metres.');
+export const Height = quantitySchema<Length>(
+  (text) => parseLength(text, "m"),
+  'A height with its unit, as typed ("850 m", "2800 ft"); a bare number is metres.',
+);

@@ -12,7 +12,8 @@ const THIN = "\u00a0";
 // Made once: making one costs more than all it writes for a page.
 const WHOLE = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
 const TENTHS = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
-const grouped = (value: number, digits: 0 | 1 = 0) => (digits ? TENTHS : WHOLE).format(value).replaceAll(",", "\u202f");
+const grouped = (value: number, digits: 0 | 1 = 0) =>
+  (digits ? TENTHS : WHOLE).format(value).replaceAll(",", "\u202f");
 
 /** A weight in the owner's unit: "312 g", "12.4 kg" from 10 kg, "9.6 oz", "2 lb 3.3 oz". */
 export function sayMass(g: number, units: Units): string {
@@ -41,7 +42,8 @@ export function sayHeight(m: number, units: Units): string {
 
 /** Weight carried for nothing, in kg·km or lb·mi. */
 export function sayDeadWeight(gramMetres: number, units: Units): string {
-  const value = units.distance === "km" ? gramMetres / 1e6 : gramMetres / (GRAMS_PER_OUNCE * 16 * METRES_PER_MILE);
+  const value =
+    units.distance === "km" ? gramMetres / 1e6 : gramMetres / (GRAMS_PER_OUNCE * 16 * METRES_PER_MILE);
   return `${grouped(value, value < 10 ? 1 : 0)}${THIN}${units.distance === "km" ? "kg·km" : "lb·mi"}`;
 }
 
@@ -53,7 +55,8 @@ export function sayTemperature(c: number, units: Units): string {
 export const percent = (chance: number) => `${Math.round(chance * 100)}${THIN}%`;
 
 /** "1 trip", "3 trips"; `many` where adding an s is wrong. */
-export const count = (n: number, one: string, many = `${one}s`) => `${grouped(n)}${THIN}${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`) =>
+  `${grouped(n)}${THIN}${n === 1 ? one : many}`;
 
 /** "rain", "rain or bugs", "rain, bugs or cold". */
 export function listWords(words: readonly string[], last: "or" | "and" = "and"): string {

@@ -55,7 +55,8 @@ const CHANCE_RIVAL_FAILS = 0.1;
 export function survey(book: Book): Survey {
   const totals = ledger(book);
   return {
-    book, totals,
+    book,
+    totals,
     marks: new Map(book.items.map((item) => [item.id, marked(book.carriedOf(item.id))])),
     beliefs: beliefsOf(book, totals),
     byKind: groupBy(book.items, (item) => item.kind),
@@ -71,8 +72,13 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   const totals = new Map([...before.totals, ...ledger(book, again)]);
   const mates = item.jobs.flatMap((job) => before.mates.get(job) ?? []);
   return {
-    ...before, book, totals,
-    marks: new Map([...before.marks, ...[item, ...mates].map(({ id }) => [id, marked(book.carriedOf(id))] as const)]),
+    ...before,
+    book,
+    totals,
+    marks: new Map([
+      ...before.marks,
+      ...[item, ...mates].map(({ id }) => [id, marked(book.carriedOf(id))] as const),
+    ]),
     beliefs: new Map([...before.beliefs, ...beliefsOf(book, totals, again)]),
   };
 }
@@ -81,10 +87,19 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
 export function touchedBy({ book, byKind, mates }: Survey, id: ItemId): readonly FullItem[] {
   const item = book.item(id);
   if (!item) return [];
-  return [...new Set([item, ...(item.rules.life || item.rules.inTurn ? byKind.get(item.kind)! : []), ...item.jobs.flatMap((job) => mates.get(job) ?? [])])];
+  return [
+    ...new Set([
+      item,
+      ...(item.rules.life || item.rules.inTurn ? byKind.get(item.kind)! : []),
+      ...item.jobs.flatMap((job) => mates.get(job) ?? []),
+    ]),
+  ];
 }
 
-export function openCase(item: FullItem, { book, totals: ledgers, marks, beliefs, byKind, mates }: Survey): Case {
+export function openCase(
+  item: FullItem,
+  { book, totals: ledgers, marks, beliefs, byKind, mates }: Survey,
+): Case {
   const totals = ledgers.get(item.id)!;
   const own = marks.get(item.id)!;
   const use = evidenceOfUse(own, item, book.missedOf(item.id));
@@ -94,24 +109,42 @@ export function openCase(item: FullItem, { book, totals: ledgers, marks, beliefs
   const readings = readingsOf(item, totals, book);
   const state = stateOf(item, own);
   return {
-    item, book, use, totals, rivals, tripChance, kind: item.rules, school: book.rules.school,
-    state, readings,
+    item,
+    book,
+    use,
+    totals,
+    rivals,
+    tripChance,
+    kind: item.rules,
+    school: book.rules.school,
+    state,
+    readings,
     left: state === "active" ? leftIn(item, totals, readings, book, beliefs) : null,
     marked: own,
     history: historyOf(item, book, own),
     alike: alikeTo(item, byKind, mates),
     successor: successorOf(item, byKind, marksOf),
-    worth: item.load === "hobby" || item.cover ? null : worthToWeight({
-      consequence: item.consequence, grams: item.weight?.g ?? null, chance: tripChance,
-      backedUp: rivals.some((rival) => rival.insteadOn.length > rival.together / 2) ? CHANCE_RIVAL_FAILS : null,
-    }),
+    worth:
+      item.load === "hobby" || item.cover
+        ? null
+        : worthToWeight({
+            consequence: item.consequence,
+            grams: item.weight?.g ?? null,
+            chance: tripChance,
+            backedUp: rivals.some((rival) => rival.insteadOn.length > rival.together / 2)
+              ? CHANCE_RIVAL_FAILS
+              : null,
+          }),
   };
 }
 
 function alikeTo(item: FullItem, byKind: Survey["byKind"], mates: Survey["mates"]): FullItem[] {
   const kin = item.kind === "other" ? [] : (byKind.get(item.kind) ?? []);
   const [job] = item.jobs;
-  const doing = job === undefined ? [] : (mates.get(job) ?? []).filter((other) => other.jobs[0] === job && other.kind !== item.kind);
+  const doing =
+    job === undefined
+      ? []
+      : (mates.get(job) ?? []).filter((other) => other.jobs[0] === job && other.kind !== item.kind);
   return [...kin, ...doing].filter((other) => other.id !== item.id);
 }
 
@@ -121,12 +154,24 @@ function chanceOnTrip({ called, uncalled, calledTrips, uncalledTrips }: UseEvide
   return (calledTrips.length * meanChance(called) + uncalledTrips.length * meanChance(uncalled)) / trips;
 }
 
-function successorOf(item: FullItem, byKind: Survey["byKind"], marksOf: (id: ItemId) => readonly Marked[]): FullItem | null {
+function successorOf(
+  item: FullItem,
+  byKind: Survey["byKind"],
+  marksOf: (id: ItemId) => readonly Marked[],
+): FullItem | null {
   const last = marksOf(item.id).at(-1)?.outing.trip.ends ?? "";
-  return (byKind.get(item.kind) ?? []).find((other) => {
-    const its = marksOf(other.id);
-    const lately = its.at(-1);
-    return other.id !== item.id && lately !== undefined && lately.outing.trip.starts > last && lately.mark.trouble !== "failed" && stateOf(other, its) === "active" &&
-      its.some(({ outing, mark }) => outing.trip.starts > last && mark.use === "used");
-  }) ?? null;
+  return (
+    (byKind.get(item.kind) ?? []).find((other) => {
+      const its = marksOf(other.id);
+      const lately = its.at(-1);
+      return (
+        other.id !== item.id &&
+        lately !== undefined &&
+        lately.outing.trip.starts > last &&
+        lately.mark.trouble !== "failed" &&
+        stateOf(other, its) === "active" &&
+        its.some(({ outing, mark }) => outing.trip.starts > last && mark.use === "used")
+      );
+    }) ?? null
+  );
 }

@@ -29,21 +29,31 @@ export function mayBeDropped(one: Case): boolean {
   // What is used up, or worn in turn, is slimmed: there is too much of it, or one too many.
   if (item.load === "hobby" || item.load === "consumable" || kind.contents || kind.inTurn) return false;
   if (isTooLight(one)) return false;
-  return item.jobs.every((job) => !ESSENTIAL_JOBS.includes(job) || (DOUBLED_JOBS.includes(job) && isSurplus(one, job)));
+  return item.jobs.every(
+    (job) => !ESSENTIAL_JOBS.includes(job) || (DOUBLED_JOBS.includes(job) && isSurplus(one, job)),
+  );
 }
 
 /** Weighs next to nothing: disuse is not worth an argument. */
-export const isTooLight = ({ item, school }: Pick<Case, "item" | "school">) => item.weight !== null && item.weight.g < school.tooLight;
+export const isTooLight = ({ item, school }: Pick<Case, "item" | "school">) =>
+  item.weight !== null && item.weight.g < school.tooLight;
 
 /** One too many for the job, and the one to leave: every rival is used more, or as much and is lighter. */
 function isSurplus(one: Case, job: Rival["job"]): boolean {
   const rivals = one.rivals.filter((rival) => rival.job === job && rival.usedTrips > 0);
-  const better = rivals.filter((rival) => rival.usedTrips > one.totals.used.trips || (rival.usedTrips === one.totals.used.trips && (rival.item.weight?.g ?? 0) < (one.item.weight?.g ?? Infinity)));
+  const better = rivals.filter(
+    (rival) =>
+      rival.usedTrips > one.totals.used.trips ||
+      (rival.usedTrips === one.totals.used.trips &&
+        (rival.item.weight?.g ?? 0) < (one.item.weight?.g ?? Infinity)),
+  );
   return better.length > backupsFor(one.school, job);
 }
 
 function disliked(one: Case): Finding | null {
-  const refused = one.marked.filter(({ mark }) => mark.use === "unused" && (mark.why === "awkward" || mark.why === "uncomfortable"));
+  const refused = one.marked.filter(
+    ({ mark }) => mark.use === "unused" && (mark.why === "awkward" || mark.why === "uncomfortable"),
+  );
   const uses = one.marked.filter(({ mark }) => mark.use === "used").length;
   if (refused.length < 2 || refused.length <= uses) return null;
   const trips = refused.map(({ outing }) => outing.trip.id);
@@ -57,10 +67,19 @@ function disliked(one: Case): Finding | null {
 /** Another thing did its job: so the owner said, or it was used each time while this one, called for, was not. */
 function anotherDoesIt(one: Case): Finding | null {
   const { use, marked, rivals } = one;
-  const rival = rivals.reduce<Rival | null>((most, each) => (each.insteadOn.length > (most?.insteadOn.length ?? 0) ? each : most), null);
-  const said = new Set(marked.filter(({ mark }) => mark.use === "unused" && mark.why === "another did the job").map(({ outing }) => outing.trip.id));
+  const rival = rivals.reduce<Rival | null>(
+    (most, each) => (each.insteadOn.length > (most?.insteadOn.length ?? 0) ? each : most),
+    null,
+  );
+  const said = new Set(
+    marked
+      .filter(({ mark }) => mark.use === "unused" && mark.why === "another did the job")
+      .map(({ outing }) => outing.trip.id),
+  );
   const seen = rival ? rival.insteadOn.filter((trip) => use.calledUnused.includes(trip)) : [];
-  const trips = marked.map(({ outing }) => outing.trip.id).filter((trip) => said.has(trip) || seen.includes(trip));
+  const trips = marked
+    .map(({ outing }) => outing.trip.id)
+    .filter((trip) => said.has(trip) || seen.includes(trip));
   const uses = marked.filter(({ mark }) => mark.use === "used").length;
   // What was only seen, not said, takes a trip more, and the school's line.
   const enough = said.size >= 2 || (trips.length >= 3 && isSeldom(one));
@@ -93,9 +112,16 @@ const SELDOM_DAYS = 30;
 /** Once or twice in months, though what calls for it was there all along: over a weekend that is nothing, over months it is. */
 function seldomOverMonths(one: Case): Finding | null {
   const { item, marked } = one;
-  const long = marked.filter(({ outing, part }) => outing.days * part >= MONTHS_OUT && item.triggers.some((trigger) => UNAVOIDABLE.includes(trigger) || outing.trip.conditions[trigger] === "strong"));
+  const long = marked.filter(
+    ({ outing, part }) =>
+      outing.days * part >= MONTHS_OUT &&
+      item.triggers.some(
+        (trigger) => UNAVOIDABLE.includes(trigger) || outing.trip.conditions[trigger] === "strong",
+      ),
+  );
   // "Hardly" is once or twice, where the days are not told.
-  const usedDays = ({ mark: { use, days }, outing }: Marked) => (use === "unused" ? 0 : days ?? (use === "hardly" ? 2 : outing.days));
+  const usedDays = ({ mark: { use, days }, outing }: Marked) =>
+    use === "unused" ? 0 : (days ?? (use === "hardly" ? 2 : outing.days));
   const out = long.reduce((sum, { outing, part }) => sum + outing.days * part, 0);
   const used = long.reduce((sum, carried) => sum + usedDays(carried), 0);
   if (long.length === 0 || long.at(-1) !== marked.at(-1) || used * SELDOM_DAYS > out) return null;
@@ -110,16 +136,29 @@ function seldomOverMonths(one: Case): Finding | null {
 /** Under the school's line: the 80th percentile of P(use | called) lies below it. */
 const isSeldom = ({ use, school }: Case) => surenessBelow(use.called, school.dropLine) > CONFIDENCE;
 
-function leave(one: Case, trips: readonly TripId[], told: Pick<Finding, "says" | "rule" | "sureness">): Finding {
+function leave(
+  one: Case,
+  trips: readonly TripId[],
+  told: Pick<Finding, "says" | "rule" | "sureness">,
+): Finding {
   const { totals, item, book, use } = one;
   const dead = totals.deadGramMetres;
   return {
-    verb: "drop", urgency: "before next trip", ...told, saves: item.weight?.g ?? 0,
+    verb: "drop",
+    urgency: "before next trip",
+    ...told,
+    saves: item.weight?.g ?? 0,
     evidence: [
       { text: `unused ${onTrips(trips, one)}`, trips },
-      ...(use.calledUsed.length ? [{ text: `used ${onTrips(use.calledUsed, one)}`, trips: use.calledUsed }] : []),
-      ...(use.missed.length ? [{ text: `left at home and missed ${onTrips(use.missed, one)}`, trips: use.missed }] : []),
-      ...(dead > 0 ? [{ text: `${sayDeadWeight(dead, book.settings.units)} carried for nothing`, trips: [] }] : []),
+      ...(use.calledUsed.length
+        ? [{ text: `used ${onTrips(use.calledUsed, one)}`, trips: use.calledUsed }]
+        : []),
+      ...(use.missed.length
+        ? [{ text: `left at home and missed ${onTrips(use.missed, one)}`, trips: use.missed }]
+        : []),
+      ...(dead > 0
+        ? [{ text: `${sayDeadWeight(dead, book.settings.units)} carried for nothing`, trips: [] }]
+        : []),
     ],
   };
 }

@@ -17,19 +17,39 @@ const open = (file: object) => {
 const walked = (more: object = {}) => ({
   settings: more,
   items: [
-    { id: "tent", name: "Tent", kind: "tent", weight: "900 g" }, { id: "chair", name: "Chair", kind: "chair", weight: "480 g" }, { id: "mug", name: "Mug", kind: "mug", weight: "50 g" },
-    { id: "camera", name: "Camera", kind: "camera", weight: "400 g" }, { id: "net", name: "Bug shirt", kind: "bug net", weight: "150 g" }, { id: "towel", name: "Towel", kind: "towel" },
+    { id: "tent", name: "Tent", kind: "tent", weight: "900 g" },
+    { id: "chair", name: "Chair", kind: "chair", weight: "480 g" },
+    { id: "mug", name: "Mug", kind: "mug", weight: "50 g" },
+    { id: "camera", name: "Camera", kind: "camera", weight: "400 g" },
+    { id: "net", name: "Bug shirt", kind: "bug net", weight: "150 g" },
+    { id: "towel", name: "Towel", kind: "towel" },
   ],
   trips: [1, 2, 3, 4].map((month) => ({
-    id: `t${month}`, starts: `2026-0${month}-10`, ends: `2026-0${month}-13`, distance: "50 km", ascent: "1000 m", conditions: { bugs: "none", rain: "some" },
-    marks: [["tent", "used"], ["chair", "unused"], ["mug", "used"], ["camera", "unused"], ["net", "unused"], ["towel", "used"]].map(([item, use]) => ({ item, use })),
+    id: `t${month}`,
+    starts: `2026-0${month}-10`,
+    ends: `2026-0${month}-13`,
+    distance: "50 km",
+    ascent: "1000 m",
+    conditions: { bugs: "none", rain: "some" },
+    marks: [
+      ["tent", "used"],
+      ["chair", "unused"],
+      ["mug", "used"],
+      ["camera", "unused"],
+      ["net", "unused"],
+      ["towel", "used"],
+    ].map(([item, use]) => ({ item, use })),
   })),
 });
 
 describe("the pack by worth", () => {
   test("the least worth first; the dropped and the idle are left; cover, danger, joy and the unweighed are not ranked", () => {
     const { pack } = open(walked());
-    expect(pack!.ranked.map(({ one, loses }) => [one.item.id, loses])).toEqual([["chair", true], ["net", true], ["mug", false]]);
+    expect(pack!.ranked.map(({ one, loses }) => [one.item.id, loses])).toEqual([
+      ["chair", true],
+      ["net", true],
+      ["mug", false],
+    ]);
     expect(pack!.savedGrams).toBe(630);
     expect(pack!.savedGramMetres).toBe(630 * 50_000);
     expect(pack!.load).toBeCloseTo(1.98, 9);
@@ -40,7 +60,13 @@ describe("the pack by worth", () => {
     expect(pack!.savedKilocalories).toBeGreaterThan(5);
     expect(pack!.savedKilocalories).toBeLessThan(100);
     const used = walked();
-    const all = { ...used, trips: used.trips.map((trip) => ({ ...trip, marks: trip.marks.map((mark) => ({ ...mark, use: "used" })) })) };
+    const all = {
+      ...used,
+      trips: used.trips.map((trip) => ({
+        ...trip,
+        marks: trip.marks.map((mark) => ({ ...mark, use: "used" })),
+      })),
+    };
     expect(open(all).pack).toMatchObject({ savedGrams: 0, savedKilocalories: 0 });
   });
 
@@ -73,8 +99,23 @@ describe("the whole argument", () => {
   test("its curves fall from 1, today stands on the wear so far, the next trip's end after it, the owner's own as steps", () => {
     const shoes = {
       settings: { units: { distance: "mi" } },
-      items: [{ id: "new", name: "New", kind: "trail shoes" }, { id: "old", name: "Old", kind: "trail shoes", past: "known", opening: { distance: "400 mi" }, state: "worn out" }],
-      trips: [1, 2, 3].map((month) => ({ starts: `2026-0${month}-10`, ends: `2026-0${month}-13`, distance: "50 mi", marks: [{ item: "new", use: "used" }] })),
+      items: [
+        { id: "new", name: "New", kind: "trail shoes" },
+        {
+          id: "old",
+          name: "Old",
+          kind: "trail shoes",
+          past: "known",
+          opening: { distance: "400 mi" },
+          state: "worn out",
+        },
+      ],
+      trips: [1, 2, 3].map((month) => ({
+        starts: `2026-0${month}-10`,
+        ends: `2026-0${month}-13`,
+        distance: "50 mi",
+        marks: [{ item: "new", use: "used" }],
+      })),
     };
     const { life } = argued(shoes, "new");
     expect(life).toMatchObject({ unit: "mi" });
@@ -82,15 +123,27 @@ describe("the whole argument", () => {
     expect(life!.next).toBeCloseTo(200, 6);
     expect(life!.this[0]).toEqual({ x: life!.now, y: 1 });
     expect(life!.kind[0]!.y).toBeCloseTo(1, 9);
-    for (const curve of [life!.this, life!.kind]) curve.slice(1).forEach(({ y }, n) => expect(y).toBeLessThanOrEqual(curve[n]!.y));
-    expect(life!.own.map(({ x, y }) => [Math.round(x), y])).toEqual([[0, 1], [400, 1], [400, 0]]);
+    for (const curve of [life!.this, life!.kind])
+      curve.slice(1).forEach(({ y }, n) => expect(y).toBeLessThanOrEqual(curve[n]!.y));
+    expect(life!.own.map(({ x, y }) => [Math.round(x), y])).toEqual([
+      [0, 1],
+      [400, 1],
+      [400, 0],
+    ]);
   });
 
   test("readings are told with their line, beside what the life model says alone", () => {
     const read = {
       items: [{ id: "shoes", name: "Shoes", kind: "trail shoes" }],
-      trips: [4.6, 4.1, 3.7, 3.2].map((value, n) => ({ starts: `2026-0${n + 1}-10`, ends: `2026-0${n + 1}-13`, distance: "100 km", marks: [{ item: "shoes", use: "used", reading: { what: "tread", value } }] })),
+      trips: [4.6, 4.1, 3.7, 3.2].map((value, n) => ({
+        starts: `2026-0${n + 1}-10`,
+        ends: `2026-0${n + 1}-13`,
+        distance: "100 km",
+        marks: [{ item: "shoes", use: "used", reading: { what: "tread", value } }],
+      })),
     };
-    expect(argued(read, "shoes").worn.at(-1)).toMatch(/^Its tread: 4\.6, 4\.1, 3\.7, 3\.2; by the robust line 3\.2.mm now, and at 1\.5.mm in about 3\d\d km\. By the life model alone/);
+    expect(argued(read, "shoes").worn.at(-1)).toMatch(
+      /^Its tread: 4\.6, 4\.1, 3\.7, 3\.2; by the robust line 3\.2.mm now, and at 1\.5.mm in about 3\d\d km\. By the life model alone/,
+    );
   });
 });

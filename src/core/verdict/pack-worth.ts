@@ -30,9 +30,15 @@ const TYPICAL_BODY = 75;
 
 function isLeft(one: Case, lead: Verdict, outing: Outing): boolean {
   if (lead.verb === "drop" || (lead.verb === "slim" && lead.saves)) return true;
-  if (lead.verb === "bring only when") return lead.when!.length > 0 && !lead.when!.some((trigger) => outing.calls.has(trigger));
+  if (lead.verb === "bring only when")
+    return lead.when!.length > 0 && !lead.when!.some((trigger) => outing.calls.has(trigger));
   // Weight alone condemns nothing that is used and liked.
-  return mayBeDropped(one) && one.worth! < one.school.worthNeeded && one.tripChance < SELDOM && one.marked.length >= MARKS_FOR_WORTH;
+  return (
+    mayBeDropped(one) &&
+    one.worth! < one.school.worthNeeded &&
+    one.tripChance < SELDOM &&
+    one.marked.length >= MARKS_FOR_WORTH
+  );
 }
 
 /** Used on fewer trips than this share, what is not worth its weight may go. Common practice, no source. */
@@ -46,18 +52,30 @@ export function packWorth(book: Book, judgements: readonly Judgement[]): PackWor
   const outing = book.outings.at(-1);
   if (!outing) return null;
   const along = judgements.filter(({ case: { marked } }) => marked.at(-1)?.outing === outing);
-  const ranked = along.flatMap(({ case: one, verdicts }): Ranked[] => {
-    const grams = one.item.weight?.g ?? 0;
-    if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
-    return [{ one, grams, worth: one.worth, loses: isLeft(one, verdicts[0], outing) }];
-  }).sort((a, b) => a.worth - b.worth || b.grams - a.grams);
+  const ranked = along
+    .flatMap(({ case: one, verdicts }): Ranked[] => {
+      const grams = one.item.weight?.g ?? 0;
+      if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
+      return [{ one, grams, worth: one.worth, loses: isLeft(one, verdicts[0], outing) }];
+    })
+    .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
   const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);
   const body = (book.settings.body?.g ?? TYPICAL_BODY * 1000) / 1000;
   const load = along.reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0) / 1000;
-  const stretches = outing.trip.legs.map(({ distance, ascent, terrain }) => ({ metres: distance.m, ascent: ascent?.m ?? 0, terrain }));
+  const stretches = outing.trip.legs.map(({ distance, ascent, terrain }) => ({
+    metres: distance.m,
+    ascent: ascent?.m ?? 0,
+    terrain,
+  }));
   return {
-    outing, ranked, savedGrams, body, load,
+    outing,
+    ranked,
+    savedGrams,
+    body,
+    load,
     savedGramMetres: savedGrams * outing.metres,
-    savedKilocalories: walkingKilocalories(stretches, { body, load }) - walkingKilocalories(stretches, { body, load: load - savedGrams / 1000 }),
+    savedKilocalories:
+      walkingKilocalories(stretches, { body, load }) -
+      walkingKilocalories(stretches, { body, load: load - savedGrams / 1000 }),
   };
 }

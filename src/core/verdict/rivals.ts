@@ -20,8 +20,14 @@ export function jobMates(items: readonly FullItem[]): ReadonlyMap<Job, readonly 
 }
 
 /** Who else does its job, active and along on at least two of its trips, the last among them. */
-export function rivalsOf(item: FullItem, mates: ReadonlyMap<Job, readonly FullItem[]>, marksOf: (id: ItemId) => readonly Marked[]): Rival[] {
-  const doing = item.jobs.flatMap((job) => (mates.get(job) ?? []).filter((other) => other.id !== item.id).map((other) => ({ job, other })));
+export function rivalsOf(
+  item: FullItem,
+  mates: ReadonlyMap<Job, readonly FullItem[]>,
+  marksOf: (id: ItemId) => readonly Marked[],
+): Rival[] {
+  const doing = item.jobs.flatMap((job) =>
+    (mates.get(job) ?? []).filter((other) => other.id !== item.id).map((other) => ({ job, other })),
+  );
   if (doing.length === 0) return [];
   const own: (Use | undefined)[] = [];
   for (const { outing, mark } of marksOf(item.id)) own[outing.n] = mark.use;
@@ -31,7 +37,10 @@ export function rivalsOf(item: FullItem, mates: ReadonlyMap<Job, readonly FullIt
     if (last < 0 || stateOf(other, marks) !== "active") return [];
     let [usedTrips, together, lastBoth] = [0, 0, -1];
     const insteadOn: TripId[] = [];
-    for (const { outing: { n, trip }, mark: { use } } of marks) {
+    for (const {
+      outing: { n, trip },
+      mark: { use },
+    } of marks) {
       if (use !== "unused") usedTrips += 1;
       if (own[n] === undefined) continue;
       together += 1;

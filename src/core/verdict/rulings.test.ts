@@ -3,7 +3,20 @@ import { logOf } from "../../../tests/histories";
 import { lead, one, verbs, verdicts } from "../../../tests/judged";
 
 describe("rulings", () => {
-  const chair = (more: object, n = 4) => ({ ...one({ kind: "chair", weight: "480 g", id: "chair" }, n, () => ({ use: "unused" })), rulings: [{ item: "chair", verb: "drop", decision: "overrule", reason: "my back", on: "2025-05-01", trips: 4, ...more }] });
+  const chair = (more: object, n = 4) => ({
+    ...one({ kind: "chair", weight: "480 g", id: "chair" }, n, () => ({ use: "unused" })),
+    rulings: [
+      {
+        item: "chair",
+        verb: "drop",
+        decision: "overrule",
+        reason: "my back",
+        on: "2025-05-01",
+        trips: 4,
+        ...more,
+      },
+    ],
+  });
 
   test("an overruled verdict gives way to the owner's, with the reason", () => {
     const kept = lead(chair({ again: 2 }), "It");
@@ -16,21 +29,40 @@ describe("rulings", () => {
     expect(lead(chair({ again: 2 }, 6), "It").verb).toBe("drop");
     expect(lead(chair({ again: null }, 11), "It").verb).toBe("keep");
     const broken = chair({ again: null }, 5);
-    const trips = broken.trips.map((trip, at) => (at === 4 ? { ...trip, marks: [{ item: "It", use: "used", trouble: "damaged" }] } : trip));
+    const trips = broken.trips.map((trip, at) =>
+      at === 4 ? { ...trip, marks: [{ item: "It", use: "used", trouble: "damaged" }] } : trip,
+    );
     expect(lead({ ...broken, trips }, "It").verb).toBe("repair");
   });
 
   test("worn shoes that the owner keeps are asked about again once they have a quarter more wear, and not before", () => {
-    const shoes = (at: number) => ({ ...one({ kind: "trail shoes", id: "shoes" }, 16, () => ({})), rulings: [{ item: "shoes", verb: "replace", decision: "overrule", reason: "they look sound", on: "2026-03-01", trips: at }] });
+    const shoes = (at: number) => ({
+      ...one({ kind: "trail shoes", id: "shoes" }, 16, () => ({})),
+      rulings: [
+        {
+          item: "shoes",
+          verb: "replace",
+          decision: "overrule",
+          reason: "they look sound",
+          on: "2026-03-01",
+          trips: at,
+        },
+      ],
+    });
     expect(verbs(shoes(14), "It")[0]).not.toBe("replace"); // 700 km then, 800 now
     expect(lead(shoes(12), "It").verb).toBe("replace"); // 600 km then
   });
 
   test("a call that disagrees is shown until the owner has ruled, not again and again", () => {
-    const called = one({ kind: "chair", id: "chair", weight: "480 g" }, 4, () => ({ use: "unused", call: "bring again" }));
+    const called = one({ kind: "chair", id: "chair", weight: "480 g" }, 4, () => ({
+      use: "unused",
+      call: "bring again",
+    }));
     const dissent = (rulings: object[]) => verdicts(logOf({ ...called, rulings }))[0]!.dissent;
     expect(dissent([])).toMatchObject({ call: "bring again" });
-    expect(dissent([{ item: "chair", verb: "drop", decision: "agree", on: "2025-05-01", trips: 4 }])).toBeNull();
+    expect(
+      dissent([{ item: "chair", verb: "drop", decision: "agree", on: "2025-05-01", trips: 4 }]),
+    ).toBeNull();
   });
 
   test("where the owner's call says otherwise, both are shown", () => {

@@ -16,7 +16,9 @@ export function standingRuling(one: Case, finding: Pick<Finding, "verb">): Rulin
   const { book, item, marked, history } = one;
   const ruling = book.rulingsOf(item.id).findLast((each) => each.verb === finding.verb);
   if (!ruling || !stands(ruling, { trips: marked.length, troubles: history.troubles.length })) return null;
-  return ruling.verb === "replace" && ruling.decision === "overrule" && wornSince(one, ruling.trips) ? null : ruling;
+  return ruling.verb === "replace" && ruling.decision === "overrule" && wornSince(one, ruling.trips)
+    ? null
+    : ruling;
 }
 
 /** Whether a ruling holds by the counts that it was made at: no trouble since, and the trips after which to ask again not gone by. */

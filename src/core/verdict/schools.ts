@@ -16,10 +16,43 @@ export interface School {
 }
 
 export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
-  lean: { name: "lean", motto: "every gram argues for itself", dropLine: 0.45, backups: 0, backupsLightWater: 0, worthNeeded: 1.5, tooLight: 30 },
-  even: { name: "even", motto: "a fair hearing, then out", dropLine: 0.35, backups: 1, backupsLightWater: 1, worthNeeded: 1, tooLight: 30 },
-  roomy: { name: "roomy", motto: "comfort is why I go", dropLine: 0.28, backups: 1, backupsLightWater: 1, worthNeeded: 0.6, tooLight: 30 },
-  wary: { name: "wary", motto: "rather have it", dropLine: 0.24, backups: 1, backupsLightWater: 2, worthNeeded: 0.4, tooLight: 30 },
+  lean: {
+    name: "lean",
+    motto: "every gram argues for itself",
+    dropLine: 0.45,
+    backups: 0,
+    backupsLightWater: 0,
+    worthNeeded: 1.5,
+    tooLight: 30,
+  },
+  even: {
+    name: "even",
+    motto: "a fair hearing, then out",
+    dropLine: 0.35,
+    backups: 1,
+    backupsLightWater: 1,
+    worthNeeded: 1,
+    tooLight: 30,
+  },
+  roomy: {
+    name: "roomy",
+    motto: "comfort is why I go",
+    dropLine: 0.28,
+    backups: 1,
+    backupsLightWater: 1,
+    worthNeeded: 0.6,
+    tooLight: 30,
+  },
+  wary: {
+    name: "wary",
+    motto: "rather have it",
+    dropLine: 0.24,
+    backups: 1,
+    backupsLightWater: 2,
+    worthNeeded: 0.4,
+    tooLight: 30,
+  },
 };
 
-export const backupsFor = (school: School, job: Job) => (job === "light" || job === "treat water" ? school.backupsLightWater : school.backups);
+export const backupsFor = (school: School, job: Job) =>
+  job === "light" || job === "treat water" ? school.backupsLightWater : school.backups;

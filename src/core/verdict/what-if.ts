@@ -19,7 +19,11 @@ export interface Change {
 }
 
 /** Which verdicts would change, in the order of the book. One mark alone judges only what it touches. */
-export function whatIf(surveyed: Survey, judgements: readonly Judgement[], { school, next, mark }: Supposition): Change[] {
+export function whatIf(
+  surveyed: Survey,
+  judgements: readonly Judgement[],
+  { school, next, mark }: Supposition,
+): Change[] {
   const asked = school ? withSchool(surveyed.book, school) : surveyed.book;
   const book = next ? { ...asked, next } : asked;
   const now = new Map(judgements.map((judgement) => [judgement.case.item.id, judgement]));
@@ -30,6 +34,8 @@ export function whatIf(surveyed: Survey, judgements: readonly Judgement[], { sch
   return surveyed.book.items.flatMap(({ id, name }) => {
     const from = now.get(id)?.verdicts[0];
     const to = then.get(id)?.verdicts[0];
-    return from && to && (from.verb !== to.verb || from.urgency !== to.urgency) ? [{ item: id, name, from, to }] : [];
+    return from && to && (from.verb !== to.verb || from.urgency !== to.urgency)
+      ? [{ item: id, name, from, to }]
+      : [];
   });
 }

@@ -35,13 +35,21 @@ test("is the Weibull survival averaged over the Gamma prior", () => {
 });
 
 test("the blend's wear left undoes its chance to last, lies within its parts, and more wear never leaves more", () => {
-  fc.assert(fc.property(fc.double({ min: 1, max: 4, noNaN: true }), fc.double({ min: 0, max: 2000, noNaN: true }), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (k, worn, q) => {
-    const believed = believe({ median: 700, k, a: 3 }, [{ wear: 300, wornOut: true }]);
-    const left = blendLeft(believed, worn, q);
-    expect(blendLasts(believed, worn, left)).toBeCloseTo(q, 6);
-    expect(believed.reduce((sum, part) => sum + part.weight, 0)).toBeCloseTo(1, 12);
-    for (const part of believed) expect(chanceToLast(part, { worn, further: wearLeft(part, worn, q) })).toBeCloseTo(q, 6);
-  }));
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 4, noNaN: true }),
+      fc.double({ min: 0, max: 2000, noNaN: true }),
+      fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      (k, worn, q) => {
+        const believed = believe({ median: 700, k, a: 3 }, [{ wear: 300, wornOut: true }]);
+        const left = blendLeft(believed, worn, q);
+        expect(blendLasts(believed, worn, left)).toBeCloseTo(q, 6);
+        expect(believed.reduce((sum, part) => sum + part.weight, 0)).toBeCloseTo(1, 12);
+        for (const part of believed)
+          expect(chanceToLast(part, { worn, further: wearLeft(part, worn, q) })).toBeCloseTo(q, 6);
+      },
+    ),
+  );
 });
 
 test("about half of a kind outlast its median, where nothing else is known", () => {
@@ -51,13 +59,26 @@ test("about half of a kind outlast its median, where nothing else is known", () 
 test("lives worn out early shorten what is believed; lives still going only lengthen it", () => {
   const rule = { median: 450, k: 3, a: 3 };
   const median = (lives: Parameters<typeof believe>[1]) => blendLeft(believe(rule, lives), 0, 0.5);
-  expect(median([{ wear: 200, wornOut: true }, { wear: 180, wornOut: true }])).toBeLessThan(median([]));
+  expect(
+    median([
+      { wear: 200, wornOut: true },
+      { wear: 180, wornOut: true },
+    ]),
+  ).toBeLessThan(median([]));
   expect(median([{ wear: 200, wornOut: false }])).toBeGreaterThan(median([]));
 });
 
 test("three lives of half the rule of thumb, or twice, bring the median most of the way there", () => {
   const rule = { median: 100, k: 3.5, a: 3 };
-  const after = (life: number) => blendLeft(believe(rule, [1, 1.05, 0.95].map((each) => ({ wear: life * each, wornOut: true }))), 0, 0.5);
+  const after = (life: number) =>
+    blendLeft(
+      believe(
+        rule,
+        [1, 1.05, 0.95].map((each) => ({ wear: life * each, wornOut: true })),
+      ),
+      0,
+      0.5,
+    );
   expect(after(50)).toBeLessThan(70);
   expect(after(200)).toBeGreaterThan(155);
 });

@@ -12,8 +12,12 @@ export interface LifeBelief {
  * @throws RangeError if either is negative or NaN
  * @example chanceToLast({ k: 1, a: 1, b: 100 }, { worn: 0, further: 100 }) // 0.5
  */
-export function chanceToLast({ k, a, b }: LifeBelief, { worn, further }: { worn: number; further: number }): number {
-  if (!(worn >= 0 && further >= 0)) throw new RangeError(`chanceToLast: worn (${worn}) and further (${further}) must be 0 or more`);
+export function chanceToLast(
+  { k, a, b }: LifeBelief,
+  { worn, further }: { worn: number; further: number },
+): number {
+  if (!(worn >= 0 && further >= 0))
+    throw new RangeError(`chanceToLast: worn (${worn}) and further (${further}) must be 0 or more`);
   const added = (worn + further) ** k - worn ** k;
   return (b / (b + added)) ** a;
 }
@@ -25,6 +29,7 @@ export function chanceToLast({ k, a, b }: LifeBelief, { worn, further }: { worn:
  * @throws RangeError outside those limits
  */
 export function wearLeft({ k, a, b }: LifeBelief, worn: number, q: number): number {
-  if (!(worn >= 0 && q > 0 && q < 1)) throw new RangeError(`wearLeft: worn (${worn}) must be 0 or more and q (${q}) between 0 and 1`);
+  if (!(worn >= 0 && q > 0 && q < 1))
+    throw new RangeError(`wearLeft: worn (${worn}) must be 0 or more and q (${q}) between 0 and 1`);
   return (worn ** k + b * (q ** (-1 / a) - 1)) ** (1 / k) - worn;
 }

@@ -11,7 +11,9 @@ export interface SurvivalStep {
  * no model of their shape. A life censored at the wear at which another ends counts as still going there.
  */
 export function kaplanMeier(lives: readonly Life[]): SurvivalStep[] {
-  const ends = [...new Set(lives.filter((life) => life.wornOut).map((life) => life.wear))].sort((a, b) => a - b);
+  const ends = [...new Set(lives.filter((life) => life.wornOut).map((life) => life.wear))].sort(
+    (a, b) => a - b,
+  );
   let lasts = 1;
   return ends.map((wear) => {
     const going = lives.filter((life) => life.wear >= wear).length;

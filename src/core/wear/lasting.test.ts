@@ -6,10 +6,19 @@ import { readingTrend } from "./reading-trend";
 const TREAD = { what: "tread", unit: "mm", limit: 1.5, error: 0.3 };
 const rule = { median: 700, k: 3.5, a: 3 };
 const at = (worn: number) => lastingAlone(believe(rule, [{ wear: worn, wornOut: false }]), worn);
-const treads = (per100: number, worn: number) => readingTrend(TREAD, [0, 100, 200, 300, 400].filter((x) => x <= worn).map((x) => ({ x, y: 5 - (per100 * x) / 100 })))!;
+const treads = (per100: number, worn: number) =>
+  readingTrend(
+    TREAD,
+    [0, 100, 200, 300, 400].filter((x) => x <= worn).map((x) => ({ x, y: 5 - (per100 * x) / 100 })),
+  )!;
 
 test("fewer than three readings draw no trend", () => {
-  expect(readingTrend(TREAD, [{ x: 0, y: 5 }, { x: 100, y: 4 }])).toBeNull();
+  expect(
+    readingTrend(TREAD, [
+      { x: 0, y: 5 },
+      { x: 100, y: 4 },
+    ]),
+  ).toBeNull();
 });
 
 test("readings that fall to their limit at 500 bring the median there from far off, and narrow the interval", () => {
@@ -22,7 +31,11 @@ test("readings that fall to their limit at 500 bring the median there from far o
 });
 
 test("readings that hold steady lengthen a life: condition overrules miles", () => {
-  const steady = readingTrend({ what: "condition", unit: "of 5", limit: 1, error: 0.5 }, [300, 500, 700, 900].map((x) => ({ x, y: 5 })), 5)!;
+  const steady = readingTrend(
+    { what: "condition", unit: "of 5", limit: 1, error: 0.5 },
+    [300, 500, 700, 900].map((x) => ({ x, y: 5 })),
+    5,
+  )!;
   const byLife = at(900);
   const joined = lastingByReadings(byLife, 900, [steady]);
   expect(joined.left(0.5)).toBeGreaterThan(1.2 * byLife.left(0.5));
@@ -45,7 +58,10 @@ test("an unknown past leaves less, and less surely", () => {
 });
 
 test("a kind's closed form says what the blend says", () => {
-  const blend = believe(rule, [{ wear: 420, wornOut: true }, { wear: 300, wornOut: false }]);
+  const blend = believe(rule, [
+    { wear: 420, wornOut: true },
+    { wear: 300, wornOut: false },
+  ]);
   const { chance, left } = kindLasting(blend)(300);
   expect(chance(120)).toBeCloseTo(blendLasts(blend, 300, 120), 12);
   for (const q of [0.1, 0.5, 0.9]) expect(left(q)).toBeCloseTo(blendLeft(blend, 300, q), 5);

@@ -27,7 +27,13 @@ export function lastingByReadings(byLife: Lasting, worn: number, trends: readonl
   const furthest = byLife.left(0.001);
   const edges = Array.from({ length: STEPS + 1 }, (_, n) => furthest * (n / STEPS) ** 2);
   const lasts = edges.map(byLife.chance);
-  const weights = edges.slice(1).map((edge, n) => (lasts[n]! - lasts[n + 1]!) * trends.reduce((product, trend) => product * agreement(trend, worn + (edges[n]! + edge) / 2), 1));
+  const weights = edges
+    .slice(1)
+    .map(
+      (edge, n) =>
+        (lasts[n]! - lasts[n + 1]!) *
+        trends.reduce((product, trend) => product * agreement(trend, worn + (edges[n]! + edge) / 2), 1),
+    );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   // Readings that no life agrees with, to the last digit, can't be joined.
   if (!(total > 0)) return byLife;
@@ -41,7 +47,10 @@ export function lastingByReadings(byLife: Lasting, worn: number, trends: readonl
       return chances[n]! + part * (chances[n + 1]! - chances[n]!);
     },
     left: (q) => {
-      const n = Math.max(1, chances.findIndex((chance) => chance <= q));
+      const n = Math.max(
+        1,
+        chances.findIndex((chance) => chance <= q),
+      );
       const part = (chances[n - 1]! - q) / (chances[n - 1]! - chances[n]! || 1);
       return edges[n - 1]! + part * (edges[n]! - edges[n - 1]!);
     },

@@ -25,7 +25,10 @@ export type LifeBlend = readonly [WeightedBelief, ...WeightedBelief[]];
  * Common practice, no source; the simulated walkers of `bench/walkers` try it.
  */
 const OWNER_SCALE = 0.2;
-const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({ factor: Math.exp(log), weight: (1 + (log / OWNER_SCALE) ** 2 / 2) ** -1.5 }));
+const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({
+  factor: Math.exp(log),
+  weight: (1 + (log / OWNER_SCALE) ** 2 / 2) ** -1.5,
+}));
 
 /**
  * What an owner's own lives make of the rule of thumb.
@@ -38,11 +41,19 @@ const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({ f
 export function believe({ median, k, a }: LifeRule, lives: readonly Life[]): LifeBlend {
   const deaths = wornOutOf(lives);
   const exposure = lives.reduce((sum, life) => sum + life.wear ** k, 0);
-  return weighed(OWNERS.map(({ factor, weight }) => {
-    const prior = a * (factor * median) ** k / Math.LN2;
-    const b = prior + exposure;
-    return { k, a: a + deaths, b, before: 0, logWeight: Math.log(weight) + a * Math.log(prior) - (a + deaths) * Math.log(b) };
-  }));
+  return weighed(
+    OWNERS.map(({ factor, weight }) => {
+      const prior = (a * (factor * median) ** k) / Math.LN2;
+      const b = prior + exposure;
+      return {
+        k,
+        a: a + deaths,
+        b,
+        before: 0,
+        logWeight: Math.log(weight) + a * Math.log(prior) - (a + deaths) * Math.log(b),
+      };
+    }),
+  );
 }
 
 /** Shares of a typical life that may be gone in a thing of unknown past. */
@@ -50,52 +61,82 @@ const PASTS = [0.05, 0.25, 0.5, 0.75, 1.1] as const;
 
 /** The belief about one thing of unknown past, worn to `worn` since: anything up to a whole life may be gone, if it lasted that. */
 export function believeOfUnknownPast(blend: LifeBlend, median: number, worn: number): LifeBlend {
-  return weighed(blend.flatMap((part) => PASTS.map((share) => {
-    const before = share * median;
-    return { ...part, before, logWeight: Math.log(part.weight) + Math.log(chanceToLast(part, { worn: 0, further: before + worn })) };
-  })));
+  return weighed(
+    blend.flatMap((part) =>
+      PASTS.map((share) => {
+        const before = share * median;
+        return {
+          ...part,
+          before,
+          logWeight:
+            Math.log(part.weight) + Math.log(chanceToLast(part, { worn: 0, further: before + worn })),
+        };
+      }),
+    ),
+  );
 }
 
 function weighed(parts: readonly (LifeBelief & { before: number; logWeight: number })[]): LifeBlend {
   const top = Math.max(...parts.map((part) => part.logWeight));
   const total = parts.reduce((sum, part) => sum + Math.exp(part.logWeight - top), 0);
-  return parts.map(({ logWeight, ...part }) => ({ ...part, weight: Math.exp(logWeight - top) / total })) as [WeightedBelief, ...WeightedBelief[]];
+  return parts.map(({ logWeight, ...part }) => ({ ...part, weight: Math.exp(logWeight - top) / total })) as [
+    WeightedBelief,
+    ...WeightedBelief[],
+  ];
 }
 
 /** Chance, 0 to 1, that an item worn to `worn` since its log began lasts `further` more. */
 export function blendLasts(blend: LifeBlend, worn: number, further: number): number {
-  return blend.reduce((sum, part) => sum + part.weight * chanceToLast(part, { worn: part.before + worn, further }), 0);
+  return blend.reduce(
+    (sum, part) => sum + part.weight * chanceToLast(part, { worn: part.before + worn, further }),
+    0,
+  );
 }
 
 /** Wear, expected, that it had when its log began; 0 where its past is known. */
-export const wornBefore = (blend: LifeBlend) => blend.reduce((sum, part) => sum + part.weight * part.before, 0);
+export const wornBefore = (blend: LifeBlend) =>
+  blend.reduce((sum, part) => sum + part.weight * part.before, 0);
 
 /** Further wear that is reached with probability `q`: {@link blendLasts} solved for `further`. */
 export function blendLeft(blend: LifeBlend, worn: number, q: number): number {
   const each = blend.map((part) => wearLeft(part, part.before + worn, q));
   // The blend's answer lies among those of its parts.
-  return falsePosition((further) => Math.log(blendLasts(blend, worn, further) / q), Math.min(...each), Math.max(...each));
+  return falsePosition(
+    (further) => Math.log(blendLasts(blend, worn, further) / q),
+    Math.min(...each),
+    Math.max(...each),
+  );
 }
 
 /**
  * {@link blendLasts} and {@link blendLeft} of a kind, for its items whose past is known. What a chance asks for is a growth of
  * wear^k, the same for all of them: it is found once for the kind, and each item's answer is then in closed form.
  */
-export function kindLasting(blend: LifeBlend): (worn: number) => { chance: (further: number) => number; left: (q: number) => number } {
+export function kindLasting(
+  blend: LifeBlend,
+): (worn: number) => { chance: (further: number) => number; left: (q: number) => number } {
   const [{ k }] = blend;
-  const chanceOf = (growth: number) => blend.reduce((sum, { weight, a, b }) => sum + weight * (b / (b + growth)) ** a, 0);
+  const chanceOf = (growth: number) =>
+    blend.reduce((sum, { weight, a, b }) => sum + weight * (b / (b + growth)) ** a, 0);
   const known = new Map<number, number>();
   const growthOf = (q: number) => {
     const found = known.get(q);
     if (found !== undefined) return found;
     const each = blend.map(({ a, b }) => b * (q ** (-1 / a) - 1));
-    const growth = falsePosition((asked) => Math.log(chanceOf(asked) / q), Math.min(...each), Math.max(...each));
+    const growth = falsePosition(
+      (asked) => Math.log(chanceOf(asked) / q),
+      Math.min(...each),
+      Math.max(...each),
+    );
     known.set(q, growth);
     return growth;
   };
   return (worn) => {
     const sofar = worn ** k;
-    return { chance: (further) => chanceOf((worn + further) ** k - sofar), left: (q) => (sofar + growthOf(q)) ** (1 / k) - worn };
+    return {
+      chance: (further) => chanceOf((worn + further) ** k - sofar),
+      left: (q) => (sofar + growthOf(q)) ** (1 / k) - worn,
+    };
   };
 }
 

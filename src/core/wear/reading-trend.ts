@@ -32,7 +32,11 @@ const READINGS_FOR_A_TREND = 3;
  *
  * @param asNew the value of a new one, at no wear, where both are known: it holds the line's near end
  */
-export function readingTrend(rule: ReadingRule, points: readonly Point[], asNew: number | null = null): ReadingTrend | null {
+export function readingTrend(
+  rule: ReadingRule,
+  points: readonly Point[],
+  asNew: number | null = null,
+): ReadingTrend | null {
   const held = asNew === null ? points : [{ x: 0, y: asNew }, ...points];
   const line = points.length < READINGS_FOR_A_TREND ? null : theilSen(held);
   if (!line) return null;
@@ -43,7 +47,13 @@ export function readingTrend(rule: ReadingRule, points: readonly Point[], asNew:
   const error = Math.max(scatter, rule.error);
   const mean = held.reduce((sum, { x }) => sum + x, 0) / n;
   const spread = held.reduce((sum, { x }) => sum + (x - mean) ** 2, 0);
-  return { rule, points, slope, at, errorAt: (wear) => error * Math.sqrt(1 / n + (wear - mean) ** 2 / spread) };
+  return {
+    rule,
+    points,
+    slope,
+    at,
+    errorAt: (wear) => error * Math.sqrt(1 / n + (wear - mean) ** 2 / spread),
+  };
 }
 
 /** How well a life that ends at some wear agrees with the trend, as a likelihood: how near the line comes to the limit there, for its error there. */

@@ -17,7 +17,12 @@ export interface RobustLine {
  * @example theilSen([{ x: 0, y: 1 }, { x: 1, y: 3 }, { x: 2, y: 5 }]) // { slope: 2, intercept: 1 }
  */
 export function theilSen(points: readonly Point[]): RobustLine | null {
-  const slopes = points.flatMap((from, n) => points.slice(n + 1).filter((to) => to.x !== from.x).map((to) => (to.y - from.y) / (to.x - from.x)));
+  const slopes = points.flatMap((from, n) =>
+    points
+      .slice(n + 1)
+      .filter((to) => to.x !== from.x)
+      .map((to) => (to.y - from.y) / (to.x - from.x)),
+  );
   if (slopes.length === 0) return null;
   const slope = medianOf(slopes);
   return { slope, intercept: medianOf(points.map(({ x, y }) => y - slope * x)) };

@@ -21,10 +21,14 @@ export function fitWeibull(lives: readonly Life[]): Weibull | null {
   // In units of the longest life, powers stay within range.
   const longest = Math.max(...used.map((life) => life.wear));
   const mean = ended.reduce((sum, life) => sum + Math.log(life.wear / longest), 0) / ended.length;
-  const sums = (k: number) => used.reduce((sum, { wear }) => {
-    const power = (wear / longest) ** k;
-    return { power: sum.power + power, log: sum.log + power * Math.log(wear / longest) };
-  }, { power: 0, log: 0 });
+  const sums = (k: number) =>
+    used.reduce(
+      (sum, { wear }) => {
+        const power = (wear / longest) ** k;
+        return { power: sum.power + power, log: sum.log + power * Math.log(wear / longest) };
+      },
+      { power: 0, log: 0 },
+    );
   const excess = (k: number) => {
     const { power, log } = sums(k);
     return log / power - 1 / k - mean;

@@ -14,10 +14,10 @@ export interface Asked {
 
 export const EVERYTHING: Asked = { sort: "where it rides", find: "", kind: "", job: "", verb: "", trip: -1 };
 
-
 export const SORTS = {
   "where it rides": (a: SheetRow, b: SheetRow) => RIDES.indexOf(a.stow) - RIDES.indexOf(b.stow),
-  verdict: (a: SheetRow, b: SheetRow) => Number(a.ruled) - Number(b.ruled) || Verb.options.indexOf(a.verb) - Verb.options.indexOf(b.verb),
+  verdict: (a: SheetRow, b: SheetRow) =>
+    Number(a.ruled) - Number(b.ruled) || Verb.options.indexOf(a.verb) - Verb.options.indexOf(b.verb),
   "dead weight": (a: SheetRow, b: SheetRow) => b.dead - a.dead,
   distance: (a: SheetRow, b: SheetRow) => b.metres - a.metres,
   worth: (a: SheetRow, b: SheetRow) => a.worth - b.worth,
@@ -25,9 +25,29 @@ export const SORTS = {
 export type SortName = keyof typeof SORTS;
 
 /** From the skin out, as one looks for a thing; the debrief goes the other way. */
-const RIDES: readonly Stow[] = ["worn", "hand", "outside", "side", "shoulder", "hip", "lid", "main", "bag", "food"];
+const RIDES: readonly Stow[] = [
+  "worn",
+  "hand",
+  "outside",
+  "side",
+  "shoulder",
+  "hip",
+  "lid",
+  "main",
+  "bag",
+  "food",
+];
 export const STOW_NAMES: Record<Stow, string> = {
-  worn: "Worn", hand: "In the hand", outside: "Outside pocket", side: "Side pockets", shoulder: "Shoulder pouch", hip: "Hip belt", lid: "Lid", main: "Main bag", bag: "In another bag", food: "Food bag",
+  worn: "Worn",
+  hand: "In the hand",
+  outside: "Outside pocket",
+  side: "Side pockets",
+  shoulder: "Shoulder pouch",
+  hip: "Hip belt",
+  lid: "Lid",
+  main: "Main bag",
+  bag: "In another bag",
+  food: "Food bag",
 };
 
 export type Line = { readonly group: string; readonly grams: number } | { readonly row: SheetRow };
@@ -38,13 +58,25 @@ export function arrange(rows: readonly SheetRow[], asked: Asked): Line[] {
   if (asked.sort !== "where it rides") return sorted.map((row) => ({ row }));
   return RIDES.flatMap((stow): Line[] => {
     const riding = sorted.filter((row) => row.stow === stow);
-    return riding.length ? [{ group: STOW_NAMES[stow], grams: riding.reduce((sum, row) => sum + row.grams, 0) }, ...riding.map((row) => ({ row }))] : [];
+    return riding.length
+      ? [
+          { group: STOW_NAMES[stow], grams: riding.reduce((sum, row) => sum + row.grams, 0) },
+          ...riding.map((row) => ({ row })),
+        ]
+      : [];
   });
 }
 
 function isAsked(row: SheetRow, { find, kind, job, verb, trip }: Asked): boolean {
-  return (find === "" || row.name.toLowerCase().includes(find.toLowerCase()) || row.kind.includes(find.toLowerCase())) &&
-    (kind === "" || row.kind === kind) && (job === "" || row.jobs.includes(job)) && (verb === "" || row.verb === verb) && (trip < 0 || row.strokes[trip] !== "-");
+  return (
+    (find === "" ||
+      row.name.toLowerCase().includes(find.toLowerCase()) ||
+      row.kind.includes(find.toLowerCase())) &&
+    (kind === "" || row.kind === kind) &&
+    (job === "" || row.jobs.includes(job)) &&
+    (verb === "" || row.verb === verb) &&
+    (trip < 0 || row.strokes[trip] !== "-")
+  );
 }
 
 /** Lines from one to another, both included; none where `to` is before `from`. */

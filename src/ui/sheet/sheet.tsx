@@ -33,7 +33,10 @@ export function Sheet({ data }: { data: SheetData }) {
   const [asked, setAsked] = useState<Asked>(EVERYTHING);
   const [fresh, setFresh] = useState<ReadonlyMap<string, StrokeCode>>(new Map());
   const lines = useMemo(() => arrange(data.rows, asked), [data.rows, asked]);
-  const rowsOnly = useMemo(() => lines.flatMap((line, index) => ("row" in line ? [{ index, row: line.row }] : [])), [lines]);
+  const rowsOnly = useMemo(
+    () => lines.flatMap((line, index) => ("row" in line ? [{ index, row: line.row }] : [])),
+    [lines],
+  );
   const scroller = useRef<HTMLDivElement>(null);
   const place = useRef<Place>({ row: 0, trip: Math.max(0, data.trips.length - 1) });
   const wanted = useRef<Place>(undefined);
@@ -43,11 +46,32 @@ export function Sheet({ data }: { data: SheetData }) {
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
 
-  const rows = useVirtualizer({ count: lines.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: OVERSCAN, useFlushSync: false });
+  const rows = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => height,
+    overscan: OVERSCAN,
+    useFlushSync: false,
+  });
   const columns = useVirtualizer({
-    horizontal: true, count: data.trips.length, getScrollElement: () => scroller.current, estimateSize: () => cell, overscan: OVERSCAN, useFlushSync: false,
+    horizontal: true,
+    count: data.trips.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => cell,
+    overscan: OVERSCAN,
+    useFlushSync: false,
     // The columns that stay put at either side cover that many trips.
-    rangeExtractor: (range) => defaultRangeExtractor({ ...range, endIndex: Math.min(range.count - 1, range.startIndex + Math.ceil(((scroller.current?.clientWidth ?? 0) - FIXED_WIDTH[narrow ? "covering" : "wide"]) / cell)) }),
+    rangeExtractor: (range) =>
+      defaultRangeExtractor({
+        ...range,
+        endIndex: Math.min(
+          range.count - 1,
+          range.startIndex +
+            Math.ceil(
+              ((scroller.current?.clientWidth ?? 0) - FIXED_WIDTH[narrow ? "covering" : "wide"]) / cell,
+            ),
+        ),
+      }),
   });
   useEffect(() => rows.measure(), [height, rows]);
   useEffect(() => columns.measure(), [cell, columns]);
@@ -55,37 +79,45 @@ export function Sheet({ data }: { data: SheetData }) {
   useEffect(() => {
     // The latest trips are what is looked for; an owner of many scrolls back from there.
     const element = scroller.current;
-    element?.scrollTo({ left: data.trips.length * cell - (element.clientWidth - FIXED_WIDTH[narrow ? "covering" : "wide"]) });
+    element?.scrollTo({
+      left: data.trips.length * cell - (element.clientWidth - FIXED_WIDTH[narrow ? "covering" : "wide"]),
+    });
     return () => clearTimeout(refresh.current);
   }, [data.trips.length, cell, narrow]);
 
-  const focusCell = useCallback((to: Place) => {
-    const target = rowsOnly[to.row];
-    const frame = scroller.current;
-    if (!target || !frame) return;
-    place.current = to;
-    if (focusDrawn(frame, to)) return;
-    // It is focused once the scroll has brought it in and it is drawn, unless another is by then.
-    wanted.current = to;
-    rows.scrollToIndex(target.index, { align: "auto" });
-    columns.scrollToIndex(to.trip, { align: "auto" });
-  }, [rowsOnly, rows, columns]);
+  const focusCell = useCallback(
+    (to: Place) => {
+      const target = rowsOnly[to.row];
+      const frame = scroller.current;
+      if (!target || !frame) return;
+      place.current = to;
+      if (focusDrawn(frame, to)) return;
+      // It is focused once the scroll has brought it in and it is drawn, unless another is by then.
+      wanted.current = to;
+      rows.scrollToIndex(target.index, { align: "auto" });
+      columns.scrollToIndex(to.trip, { align: "auto" });
+    },
+    [rowsOnly, rows, columns],
+  );
 
-  const mark = useCallback((at: Place, use: Use | null) => {
-    const row = rowsOnly[at.row]?.row;
-    const trip = data.trips[at.trip];
-    if (!row || !trip) return;
-    const key = `${row.id}:${at.trip}`;
-    setFresh((before) => new Map(before).set(key, use ? USE_STROKES[use] : "p"));
-    const send = { trip: trip.id, item: row.id, mark: use ? Mark.parse({ use }) : null };
-    sendMark(send).then(
-      () => {
-        clearTimeout(refresh.current);
-        refresh.current = setTimeout(() => router.refresh(), REFRESH_MS);
-      },
-      (error: Error) => toast.error(error.message),
-    );
-  }, [rowsOnly, data.trips, router]);
+  const mark = useCallback(
+    (at: Place, use: Use | null) => {
+      const row = rowsOnly[at.row]?.row;
+      const trip = data.trips[at.trip];
+      if (!row || !trip) return;
+      const key = `${row.id}:${at.trip}`;
+      setFresh((before) => new Map(before).set(key, use ? USE_STROKES[use] : "p"));
+      const send = { trip: trip.id, item: row.id, mark: use ? Mark.parse({ use }) : null };
+      sendMark(send).then(
+        () => {
+          clearTimeout(refresh.current);
+          refresh.current = setTimeout(() => router.refresh(), REFRESH_MS);
+        },
+        (error: Error) => toast.error(error.message),
+      );
+    },
+    [rowsOnly, data.trips, router],
+  );
 
   const onKeyDown = (event: React.KeyboardEvent) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -93,8 +125,14 @@ export function Sheet({ data }: { data: SheetData }) {
     if (!at) return;
     const { row, trip } = at;
     const moves: Record<string, Place> = {
-      ArrowDown: { row: row + 1, trip }, ArrowUp: { row: row - 1, trip }, ArrowRight: { row, trip: trip + 1 }, ArrowLeft: { row, trip: trip - 1 },
-      Home: { row, trip: 0 }, End: { row, trip: data.trips.length - 1 }, PageDown: { row: row + 15, trip }, PageUp: { row: row - 15, trip },
+      ArrowDown: { row: row + 1, trip },
+      ArrowUp: { row: row - 1, trip },
+      ArrowRight: { row, trip: trip + 1 },
+      ArrowLeft: { row, trip: trip - 1 },
+      Home: { row, trip: 0 },
+      End: { row, trip: data.trips.length - 1 },
+      PageDown: { row: row + 15, trip },
+      PageUp: { row: row - 15, trip },
     };
     const move = moves[event.key];
     if (move) {
@@ -116,21 +154,36 @@ export function Sheet({ data }: { data: SheetData }) {
   const shownRows = rows.getVirtualItems();
   const inView = `${shownRows[0]?.index ?? 0} ${shownRows.at(-1)?.index ?? -1} ${Math.floor(from / BLOCK)} ${Math.floor(to / BLOCK)}`;
   useEffect(() => {
-    const [firstLine, lastLine, firstBlock, lastBlock] = inView.split(" ").map(Number) as [number, number, number, number];
+    const [firstLine, lastLine, firstBlock, lastBlock] = inView.split(" ").map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ];
     const nextLines = towards(drawn.lines, { from: firstLine, to: lastLine }, LINES_AT_ONCE);
     const nextBlocks = towards(drawn.blocks, { from: firstBlock, to: lastBlock }, BLOCKS_AT_ONCE);
-    const next = !isSame(nextLines, drawn.lines) ? { ...drawn, lines: nextLines } : !isSame(nextBlocks, drawn.blocks) ? { ...drawn, blocks: nextBlocks } : null;
+    const next = !isSame(nextLines, drawn.lines)
+      ? { ...drawn, lines: nextLines }
+      : !isSame(nextBlocks, drawn.blocks)
+        ? { ...drawn, blocks: nextBlocks }
+        : null;
     if (!next) return;
     const frame = requestAnimationFrame(() => startTransition(() => setDrawn(next)));
     return () => cancelAnimationFrame(frame);
   }, [drawn, inView]);
   // On paper there is no scrolling: every line and trip is drawn, without the cells that are only there to be pressed.
   const linesDrawn = printing ? { from: 0, to: lines.length - 1 } : drawn.lines;
-  const spanOf = ({ from, to }: Range) => ({ total: columns.getTotalSize(), cell, fromBlock: from, toBlock: to });
+  const spanOf = ({ from, to }: Range) => ({
+    total: columns.getTotalSize(),
+    cell,
+    fromBlock: from,
+    toBlock: to,
+  });
   const span = spanOf(printing ? NOTHING : drawn.blocks);
   const heads = spanOf(printing ? { from: 0, to: Math.floor(data.trips.length / BLOCK) } : drawn.blocks);
   useEffect(() => {
-    if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current)) wanted.current = undefined;
+    if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current))
+      wanted.current = undefined;
   }, [drawn]);
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
   const onFocus = ({ target }: React.FocusEvent) => {
@@ -143,19 +196,63 @@ export function Sheet({ data }: { data: SheetData }) {
   return (
     <section aria-label="Tally sheet">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
-      <div ref={scroller} className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none print:overflow-visible" onKeyDown={onKeyDown} onFocus={onFocus}>
-        <div role="grid" aria-label="Items by trips" aria-rowcount={lines.length + 1} aria-colcount={data.trips.length + 5} className="min-w-full" style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
-          onMouseOver={nameOnHover}>
-          <TrailStrip data={data} span={heads} lit={asked.trip} narrow={narrow} onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })} />
-          {rowsOnly.length === 0 && <p className="sticky left-0 px-1 py-6 text-muted">Nothing here is asked for. Clear the filters to see it all.</p>}
+      <div
+        ref={scroller}
+        className="relative max-h-[calc(100dvh-10rem)] tabs:max-h-[calc(100dvh-7.3rem)] overflow-auto overscroll-contain border-b border-rule print:max-h-none print:overflow-visible"
+        onKeyDown={onKeyDown}
+        onFocus={onFocus}
+      >
+        <div
+          role="grid"
+          aria-label="Items by trips"
+          aria-rowcount={lines.length + 1}
+          aria-colcount={data.trips.length + 5}
+          className="min-w-full"
+          style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
+          onMouseOver={nameOnHover}
+        >
+          <TrailStrip
+            data={data}
+            span={heads}
+            lit={asked.trip}
+            narrow={narrow}
+            onLight={(trip) => setAsked({ ...asked, trip: asked.trip === trip ? -1 : trip })}
+          />
+          {rowsOnly.length === 0 && (
+            <p className="sticky left-0 px-1 py-6 text-muted">
+              Nothing here is asked for. Clear the filters to see it all.
+            </p>
+          )}
           <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
             {numbersIn(linesDrawn.from, Math.min(linesDrawn.to, lines.length - 1)).map((index) => {
               const line: Line = lines[index]!;
-              if ("group" in line) return <GroupLine key={line.group} line={line} units={data.units} index={index + 2} top={index * height} height={height} />;
+              if ("group" in line)
+                return (
+                  <GroupLine
+                    key={line.group}
+                    line={line}
+                    units={data.units}
+                    index={index + 2}
+                    top={index * height}
+                    height={height}
+                  />
+                );
               const number = rowNumber.get(index)!;
               return (
-                <RowLine key={line.row.id} row={line.row} number={number} index={index + 2} top={index * height} height={height} {...span} lit={asked.trip} narrow={narrow}
-                  focusTrip={number === place.current.row ? place.current.trip : -1} fresh={fresh} trips={data.trips} />
+                <RowLine
+                  key={line.row.id}
+                  row={line.row}
+                  number={number}
+                  index={index + 2}
+                  top={index * height}
+                  height={height}
+                  {...span}
+                  lit={asked.trip}
+                  narrow={narrow}
+                  focusTrip={number === place.current.row ? place.current.trip : -1}
+                  fresh={fresh}
+                  trips={data.trips}
+                />
               );
             })}
           </div>
@@ -189,7 +286,9 @@ function placeOf(target: EventTarget): Place | null {
 function focusDrawn(frame: HTMLElement, { row, trip }: Place): boolean {
   const cell = frame.querySelector<HTMLElement>(`[data-cell="${row}:${trip}"]`);
   if (!cell) return false;
-  frame.querySelectorAll('[data-cell][tabindex="0"]').forEach((other) => other.setAttribute("tabindex", "-1"));
+  frame
+    .querySelectorAll('[data-cell][tabindex="0"]')
+    .forEach((other) => other.setAttribute("tabindex", "-1"));
   cell.setAttribute("tabindex", "0");
   cell.focus({ preventScroll: true });
   keepInView(frame, cell);
@@ -208,12 +307,14 @@ const clamp = (n: number, length: number) => Math.max(0, Math.min(length - 1, n)
 function keepInView(scroller: HTMLElement, cell: HTMLElement) {
   const box = scroller.getBoundingClientRect();
   const at = cell.getBoundingClientRect();
-  const [left, right] = ["[data-fixed=left]", "[data-fixed=right]"].map((side) => cell.parentElement?.parentElement?.querySelector<HTMLElement>(side)?.getBoundingClientRect());
+  const [left, right] = ["[data-fixed=left]", "[data-fixed=right]"].map((side) =>
+    cell.parentElement?.parentElement?.querySelector<HTMLElement>(side)?.getBoundingClientRect(),
+  );
   const from = Math.max(box.left, left?.right ?? box.left);
   const to = Math.min(box.right, right && right.left > from ? right.left : box.right);
   const head = scroller.querySelector("[data-fixed=top]")?.getBoundingClientRect().bottom ?? box.top;
-  const past = (start: number, end: number, low: number, high: number) => (start < low ? start - low : end > high ? end - high : 0);
+  const past = (start: number, end: number, low: number, high: number) =>
+    start < low ? start - low : end > high ? end - high : 0;
   const by = { left: past(at.left, at.right, from, to), top: past(at.top, at.bottom, head, box.bottom) };
   if (by.left !== 0 || by.top !== 0) scroller.scrollBy(by);
 }
-

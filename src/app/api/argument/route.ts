@@ -10,7 +10,9 @@ export async function GET(request: Request): Promise<Response> {
   const asked = Asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return Response.json({ why: "Ask for an item and a verb." }, { status: 400 });
   const argument = await argumentOf(asked.data);
-  return argument ? Response.json(argument) : Response.json({ why: "That verdict no longer stands. Reload the page." }, { status: 404 });
+  return argument
+    ? Response.json(argument)
+    : Response.json({ why: "That verdict no longer stands. Reload the page." }, { status: 404 });
 }
 
 async function argumentOf(asked: z.infer<typeof Asked>) {

@@ -13,7 +13,10 @@ const TOLD = 30;
 /** Everything, as one file in the open format. */
 export async function GET(): Promise<Response> {
   return new Response(writeLogFile(await readLog(await store())), {
-    headers: { "content-type": "application/json; charset=utf-8", "content-disposition": `attachment; filename="nettle-tally-${new Date().toISOString().slice(0, 10)}.json"` },
+    headers: {
+      "content-type": "application/json; charset=utf-8",
+      "content-disposition": `attachment; filename="nettle-tally-${new Date().toISOString().slice(0, 10)}.json"`,
+    },
   });
 }
 
@@ -23,7 +26,16 @@ export async function POST(request: Request): Promise<Response> {
   const text = await request.text();
   if (text.length > FILE_LIMIT) return tooLarge();
   const read = readLogFile(text);
-  if (!read.ok) return Response.json({ problems: [...read.problems.slice(0, TOLD).map(sayProblem), ...(read.problems.length > TOLD ? [`… and ${read.problems.length - TOLD} more`] : [])] }, { status: 422 });
+  if (!read.ok)
+    return Response.json(
+      {
+        problems: [
+          ...read.problems.slice(0, TOLD).map(sayProblem),
+          ...(read.problems.length > TOLD ? [`… and ${read.problems.length - TOLD} more`] : []),
+        ],
+      },
+      { status: 422 },
+    );
   const db = await store();
   const here = await readLog(db);
   const fresh = newIn(read.log, here);
@@ -32,15 +44,27 @@ export async function POST(request: Request): Promise<Response> {
     if (here.items.length > 0) await keepCopy(here);
     await db.transaction((tx) => replaceLog(tx, read.log));
   } else if (ask.has("add")) {
-    const problems = logProblems({ ...here, items: [...here.items, ...fresh.items], trips: [...here.trips, ...fresh.trips] });
-    if (problems.length) return Response.json({ problems: problems.slice(0, TOLD).map(sayProblem) }, { status: 422 });
+    const problems = logProblems({
+      ...here,
+      items: [...here.items, ...fresh.items],
+      trips: [...here.trips, ...fresh.trips],
+    });
+    if (problems.length)
+      return Response.json({ problems: problems.slice(0, TOLD).map(sayProblem) }, { status: 422 });
     await db.transaction((tx) => addLog(tx, fresh));
   }
   if (!ask.has("look")) revalidatePath("/", "layout");
-  return Response.json({ items: read.log.items.length, trips: read.log.trips.length, newItems: fresh.items.length, newTrips: fresh.trips.length, same: writeLogFile(read.log) === writeLogFile(here) });
+  return Response.json({
+    items: read.log.items.length,
+    trips: read.log.trips.length,
+    newItems: fresh.items.length,
+    newTrips: fresh.trips.length,
+    same: writeLogFile(read.log) === writeLogFile(here),
+  });
 }
 
-const tooLarge = () => Response.json({ problems: [`The file is larger than ${FILE_LIMIT / 1024 / 1024} MB.`] }, { status: 413 });
+const tooLarge = () =>
+  Response.json({ problems: [`The file is larger than ${FILE_LIMIT / 1024 / 1024} MB.`] }, { status: 413 });
 
 /** What a log holds that is not here yet, by id. */
 function newIn(log: Log, here: Log): Log {
@@ -49,8 +73,11 @@ function newIn(log: Log, here: Log): Log {
     return theirs.filter(({ id }) => !ids.has(id));
   };
   return {
-    settings: here.settings, items: fresh(log.items, here.items), trips: fresh(log.trips, here.trips),
-    entries: fresh(log.entries, here.entries), rulings: fresh(log.rulings, here.rulings),
+    settings: here.settings,
+    items: fresh(log.items, here.items),
+    trips: fresh(log.trips, here.trips),
+    entries: fresh(log.entries, here.entries),
+    rulings: fresh(log.rulings, here.rulings),
   };
 }
 
@@ -58,5 +85,8 @@ function newIn(log: Log, here: Log): Log {
 async function keepCopy(log: Log): Promise<void> {
   const folder = path.join(dataFolder(), "copies");
   await mkdir(folder, { recursive: true });
-  await writeFile(path.join(folder, `before-${new Date().toISOString().replaceAll(":", "-")}.json`), writeLogFile(log));
+  await writeFile(
+    path.join(folder, `before-${new Date().toISOString().replaceAll(":", "-")}.json`),
+    writeLogFile(log),
+  );
 }

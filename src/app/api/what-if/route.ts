@@ -7,10 +7,18 @@ import { readBook } from "../../book";
 
 const Supposed = z.object({
   school: SchoolName.optional(),
-  next: z.object({
-    days: z.number("Write the days as a number.").min(1, "At least one day.").max(731, "Two years at most."),
-    metres: z.number("Write the distance as a number.").min(0, "It can't be below zero.").max(2e7, "That is further than can be walked."),
-  }).optional(),
+  next: z
+    .object({
+      days: z
+        .number("Write the days as a number.")
+        .min(1, "At least one day.")
+        .max(731, "Two years at most."),
+      metres: z
+        .number("Write the distance as a number.")
+        .min(0, "It can't be below zero.")
+        .max(2e7, "That is further than can be walked."),
+    })
+    .optional(),
   mark: z.object({ trip: TripId, item: ItemId, mark: Mark.nullable() }).optional(),
 });
 
@@ -20,8 +28,30 @@ export async function POST(request: Request): Promise<Response> {
   if (!asked.success) return answer(refuse(byField(asked.error)));
   const { school, next, mark } = asked.data;
   const { surveyed, judgements } = await readBook();
-  const changes = whatIf(surveyed, judgements, { school, mark, ...(next ? { next: { name: "such a trip", ends: surveyed.book.next.ends, days: next.days, nights: next.days - 1, metres: next.metres } } : {}) });
-  return answer({ ok: true, value: changes.map(({ item, name, from, to }) => ({ item, name, from: { verb: from.verb, urgency: from.urgency }, to: { verb: to.verb, urgency: to.urgency, says: to.says } })) });
+  const changes = whatIf(surveyed, judgements, {
+    school,
+    mark,
+    ...(next
+      ? {
+          next: {
+            name: "such a trip",
+            ends: surveyed.book.next.ends,
+            days: next.days,
+            nights: next.days - 1,
+            metres: next.metres,
+          },
+        }
+      : {}),
+  });
+  return answer({
+    ok: true,
+    value: changes.map(({ item, name, from, to }) => ({
+      item,
+      name,
+      from: { verb: from.verb, urgency: from.urgency },
+      to: { verb: to.verb, urgency: to.urgency, says: to.says },
+    })),
+  });
 }
 
 const answer = (said: Answer<readonly ToldChange[]>) => Response.json(said);

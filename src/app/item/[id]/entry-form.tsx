@@ -8,7 +8,16 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/use-answered-form";
 import { logEntry, takeEntryBack } from "./actions";
 
-interface Values { what: string; on: string; distance: string; nights: string; cost: string; condition: string; reading: string; note: string }
+interface Values {
+  what: string;
+  on: string;
+  distance: string;
+  nights: string;
+  cost: string;
+  condition: string;
+  reading: string;
+  note: string;
+}
 
 /** A thing that can be measured on this item. */
 interface Measure {
@@ -17,39 +26,113 @@ interface Measure {
 }
 
 /** A wash, a repair, a look with its readings, wear in town: what happened between trips. */
-export function EntryForm({ item, today, readings: [measure] }: { item: ItemId; today: string; readings: readonly Measure[] }) {
+export function EntryForm({
+  item,
+  today,
+  readings: [measure],
+}: {
+  item: ItemId;
+  today: string;
+  readings: readonly Measure[];
+}) {
   const router = useRouter();
-  const blank: Values = { what: "repair", on: today, distance: "", nights: "", cost: "", condition: "", reading: "", note: "" };
-  const { form, submit, busy, wrong } = useAnsweredForm<Values, string>(blank, ({ what, on, distance, nights, cost, condition, reading, note }) => logEntry({
-    item, what, on, note, distance: distance.trim() || null, nights: nights.trim() === "" ? 0 : Number(nights), cost: cost.trim() === "" ? null : Number(cost.replace(",", ".")),
-    condition: condition === "" ? null : Number(condition),
-    reading: measure && reading.trim() !== "" ? { what: measure.what, value: Number(reading.replace(",", ".")) } : null,
-  }), (id, { reset, getValues }) => {
-    reset({ ...blank, what: getValues("what") });
-    tellOtherTabs();
-    router.refresh();
-    toast("Logged", { action: { label: "Undo", onClick: () => void takeEntryBack(id).then(() => router.refresh()) } });
-  });
-  const { register, watch, formState: { errors } } = form;
+  const blank: Values = {
+    what: "repair",
+    on: today,
+    distance: "",
+    nights: "",
+    cost: "",
+    condition: "",
+    reading: "",
+    note: "",
+  };
+  const { form, submit, busy, wrong } = useAnsweredForm<Values, string>(
+    blank,
+    ({ what, on, distance, nights, cost, condition, reading, note }) =>
+      logEntry({
+        item,
+        what,
+        on,
+        note,
+        distance: distance.trim() || null,
+        nights: nights.trim() === "" ? 0 : Number(nights),
+        cost: cost.trim() === "" ? null : Number(cost.replace(",", ".")),
+        condition: condition === "" ? null : Number(condition),
+        reading:
+          measure && reading.trim() !== ""
+            ? { what: measure.what, value: Number(reading.replace(",", ".")) }
+            : null,
+      }),
+    (id, { reset, getValues }) => {
+      reset({ ...blank, what: getValues("what") });
+      tellOtherTabs();
+      router.refresh();
+      toast("Logged", {
+        action: { label: "Undo", onClick: () => void takeEntryBack(id).then(() => router.refresh()) },
+      });
+    },
+  );
+  const {
+    register,
+    watch,
+    formState: { errors },
+  } = form;
   return (
     <form onSubmit={submit(false)} noValidate className="space-y-3" aria-labelledby="entry-title">
-      <h2 id="entry-title" className="border-b-2 border-ink pb-1 text-lg">Between trips</h2>
+      <h2 id="entry-title" className="border-b-2 border-ink pb-1 text-lg">
+        Between trips
+      </h2>
       <div className="grid grid-cols-2 gap-3">
         <SelectField label="What" {...register("what")} options={EntryWhat.options} />
         <Field label="On" type="date" {...register("on")} error={errors.on?.message} />
-        {watch("what") === "wear" && <>
-          <Field label="Distance" {...register("distance")} error={errors.distance?.message} placeholder="120 km" />
-          <Field label="Nights" inputMode="decimal" {...register("nights")} error={errors.nights?.message} />
-        </>}
-        {["check", "service", "repair", "wash"].includes(watch("what")) && <>
-          <SelectField label="Condition now" {...register("condition")} error={errors.condition?.message} options={[["", "not graded"], ["5", "5 as new"], "4", "3", "2", "1", ["0", "0 gone"]]} />
-          {measure && <Field label={`Its ${measure.what}, ${measure.unit}`} inputMode="decimal" {...register("reading")} error={errors.reading?.message ?? (errors.reading as { value?: { message?: string } } | undefined)?.value?.message} />}
-        </>}
+        {watch("what") === "wear" && (
+          <>
+            <Field
+              label="Distance"
+              {...register("distance")}
+              error={errors.distance?.message}
+              placeholder="120 km"
+            />
+            <Field
+              label="Nights"
+              inputMode="decimal"
+              {...register("nights")}
+              error={errors.nights?.message}
+            />
+          </>
+        )}
+        {["check", "service", "repair", "wash"].includes(watch("what")) && (
+          <>
+            <SelectField
+              label="Condition now"
+              {...register("condition")}
+              error={errors.condition?.message}
+              options={[["", "not graded"], ["5", "5 as new"], "4", "3", "2", "1", ["0", "0 gone"]]}
+            />
+            {measure && (
+              <Field
+                label={`Its ${measure.what}, ${measure.unit}`}
+                inputMode="decimal"
+                {...register("reading")}
+                error={
+                  errors.reading?.message ??
+                  (errors.reading as { value?: { message?: string } } | undefined)?.value?.message
+                }
+              />
+            )}
+          </>
+        )}
         <Field label="Cost" inputMode="decimal" {...register("cost")} error={errors.cost?.message} />
         <Field label="Note" {...register("note")} error={errors.note?.message} />
       </div>
-      {wrong && <p role="alert" className="error">{wrong}</p>}
-      <button className="btn" disabled={busy}>Log it</button>
+      {wrong && (
+        <p role="alert" className="error">
+          {wrong}
+        </p>
+      )}
+      <button className="btn" disabled={busy}>
+        Log it
+      </button>
     </form>
   );
 }

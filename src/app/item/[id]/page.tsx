@@ -16,13 +16,26 @@ import { EntryForm } from "./entry-form";
 import { RemoveEntry } from "./remove-entry";
 import { WearChart, type WearPoint } from "./wear-chart";
 
-export default async function ItemPage({ params, searchParams }: { params: Promise<{ id: string }>; searchParams: Promise<{ trip?: string }> }) {
+export default async function ItemPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ trip?: string }>;
+}) {
   const id = ItemId.parse(decodeURIComponent((await params).id));
   const { trip: lit } = await searchParams;
   const { book, judgements } = await readBook();
   const judgement = judgements.find(({ case: { item } }) => item.id === id);
   if (!judgement) notFound();
-  const { item, state, totals, left, use, book: { carriedOf, entriesOf } } = judgement.case;
+  const {
+    item,
+    state,
+    totals,
+    left,
+    use,
+    book: { carriedOf, entriesOf },
+  } = judgement.case;
   const { units, currency } = book.settings;
   const say = (wear: number) => sayWear(wear, item.wears, units);
   const inUnit = (wear: number) => wearNumber(wear, item.wears, units);
@@ -30,69 +43,211 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
   const entries = entriesOf(id);
   const holders = item.slot ? book.items.filter((other) => other.slot === item.slot && other.id !== id) : [];
   const history = [
-    ...carried.map((one) => ({ on: one.outing.trip.ends, key: one.outing.trip.id as string, one, entry: null })),
+    ...carried.map((one) => ({
+      on: one.outing.trip.ends,
+      key: one.outing.trip.id as string,
+      one,
+      entry: null,
+    })),
     ...entries.map((entry) => ({ on: entry.on, key: entry.id, one: null, entry })),
   ].sort((a, b) => b.on.localeCompare(a.on));
   const cost = (item.price ?? 0) + totals.spent;
   return (
     <>
-      <PageHead title={item.name} actions={<>
-        <Link prefetch={false} href={`/item/${id}/edit`} className="btn">Edit</Link>
-        <RetireButton id={id} name={item.name} state={item.state} className="btn" />
-      </>}>
-        {[item.kind, item.weight ? `${sayMass(item.weight.g, units)}${item.weighed === "claimed" ? " claimed" : ""}` : "not weighed", STOW_NAMES[item.stow].toLowerCase(), state === "active" ? "" : state].filter(Boolean).join(" · ")}
+      <PageHead
+        title={item.name}
+        actions={
+          <>
+            <Link prefetch={false} href={`/item/${id}/edit`} className="btn">
+              Edit
+            </Link>
+            <RetireButton id={id} name={item.name} state={item.state} className="btn" />
+          </>
+        }
+      >
+        {[
+          item.kind,
+          item.weight
+            ? `${sayMass(item.weight.g, units)}${item.weighed === "claimed" ? " claimed" : ""}`
+            : "not weighed",
+          STOW_NAMES[item.stow].toLowerCase(),
+          state === "active" ? "" : state,
+        ]
+          .filter(Boolean)
+          .join(" · ")}
       </PageHead>
       {carried.length > 0 && (
-        <ol className="mb-5 flex flex-wrap items-end gap-x-1 border-b border-rule pb-2" aria-label="Its strokes, oldest trip first">
+        <ol
+          className="mb-5 flex flex-wrap items-end gap-x-1 border-b border-rule pb-2"
+          aria-label="Its strokes, oldest trip first"
+        >
           {carried.map((one) => {
             const code = strokeOf(one, item);
-            return <li key={one.outing.trip.id}><Link prefetch={false} href={`/trips/${one.outing.trip.id}`} title={`${one.outing.trip.name}: ${STROKES[code]}`} className={`flex min-h-9 min-w-7 items-end justify-center pb-1 ${one.outing.trip.id === lit ? "bg-catkin" : "hover:bg-leaf-soft"}`}><Stroke code={code} size={24} /><span className="sr-only">{one.outing.trip.name}: {STROKES[code]}</span></Link></li>;
+            return (
+              <li key={one.outing.trip.id}>
+                <Link
+                  prefetch={false}
+                  href={`/trips/${one.outing.trip.id}`}
+                  title={`${one.outing.trip.name}: ${STROKES[code]}`}
+                  className={`flex min-h-9 min-w-7 items-end justify-center pb-1 ${one.outing.trip.id === lit ? "bg-catkin" : "hover:bg-leaf-soft"}`}
+                >
+                  <Stroke code={code} size={24} />
+                  <span className="sr-only">
+                    {one.outing.trip.name}: {STROKES[code]}
+                  </span>
+                </Link>
+              </li>
+            );
           })}
         </ol>
       )}
-      <div className="mb-2">{judgement.verdicts.map((verdict) => <Slip key={verdict.verb} judgement={judgement} verdict={verdict} heading={false} />)}</div>
+      <div className="mb-2">
+        {judgement.verdicts.map((verdict) => (
+          <Slip key={verdict.verb} judgement={judgement} verdict={verdict} heading={false} />
+        ))}
+      </div>
       <dl className="my-5 grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-4 lg:grid-cols-6">
         <Figure name="used for">{sayDistance(totals.used.metres, units)}</Figure>
         <Figure name="carried for">{sayDistance(totals.carried.metres, units)}</Figure>
         <Figure name="nights used">{Math.round(totals.used.nights)}</Figure>
-        <Figure name="trips used">{totals.used.trips} of {totals.carried.trips}</Figure>
-        {totals.deadGramMetres > 0 && <Figure name="carried for nothing">{sayDeadWeight(totals.deadGramMetres, units)}</Figure>}
-        {cost > 0 && totals.used.nights >= 1 && <Figure name="costs a night">{currency}{(cost / totals.used.nights).toFixed(2)}</Figure>}
-        {cost > 0 && totals.used.metres > 0 && <Figure name={`costs a ${units.distance}`}>{currency}{(cost / wearNumber(totals.used.metres, "m", units)).toFixed(2)}</Figure>}
+        <Figure name="trips used">
+          {totals.used.trips} of {totals.carried.trips}
+        </Figure>
+        {totals.deadGramMetres > 0 && (
+          <Figure name="carried for nothing">{sayDeadWeight(totals.deadGramMetres, units)}</Figure>
+        )}
+        {cost > 0 && totals.used.nights >= 1 && (
+          <Figure name="costs a night">
+            {currency}
+            {(cost / totals.used.nights).toFixed(2)}
+          </Figure>
+        )}
+        {cost > 0 && totals.used.metres > 0 && (
+          <Figure name={`costs a ${units.distance}`}>
+            {currency}
+            {(cost / wearNumber(totals.used.metres, "m", units)).toFixed(2)}
+          </Figure>
+        )}
         {item.past === "unknown" && <Figure name="before the log">unknown</Figure>}
       </dl>
       {left && totals.wear > 0 && (
         <section className="mb-6">
-          <h2 className="text-lg">Wear <span className="font-sans text-sm font-normal text-muted">{say(left.worn)} on it; {sayLeft(judgement.case)}</span></h2>
-          <WearChart points={wearPoints(judgement)} low={inUnit(left.worn + left.low)} median={inUnit(left.worn + left.median)} high={inUnit(left.worn + left.high)} next={inUnit(left.worn + left.nextTrip)} unit={wearUnitName(item.wears, units)}
-            words={`Wear by trip, ${say(left.worn)} so far. It most likely ends between ${say(left.worn + left.low)} and ${say(left.worn + left.high)}.`} />
+          <h2 className="text-lg">
+            Wear{" "}
+            <span className="font-sans text-sm font-normal text-muted">
+              {say(left.worn)} on it; {sayLeft(judgement.case)}
+            </span>
+          </h2>
+          <WearChart
+            points={wearPoints(judgement)}
+            low={inUnit(left.worn + left.low)}
+            median={inUnit(left.worn + left.median)}
+            high={inUnit(left.worn + left.high)}
+            next={inUnit(left.worn + left.nextTrip)}
+            unit={wearUnitName(item.wears, units)}
+            words={`Wear by trip, ${say(left.worn)} so far. It most likely ends between ${say(left.worn + left.low)} and ${say(left.worn + left.high)}.`}
+          />
         </section>
       )}
       <div className="grid gap-10 lg:grid-cols-[1.4fr_1fr]">
         <section>
           <h2 className="border-b-2 border-ink pb-1 text-lg">What happened</h2>
-          {history.length === 0 && <p className="py-3 text-muted">Not out yet. Its marks will stand here, newest first.</p>}
+          {history.length === 0 && (
+            <p className="py-3 text-muted">Not out yet. Its marks will stand here, newest first.</p>
+          )}
           <ul>
             {history.map(({ on, key, one, entry }) => (
               <li key={key} className="flex items-baseline gap-3 border-b border-rule py-1.5">
                 <span className="num shrink-0 text-sm text-muted">{on}</span>
-                {one && <><span className="w-4 shrink-0 self-center"><Stroke code={strokeOf(one, item)} size={18} /></span>
-                  <span><Link prefetch={false} href={`/trips/${one.outing.trip.id}`} className="font-semibold hover:underline">{one.outing.trip.name}</Link> {STROKES[strokeOf(one, item)]}
-                    <span className="block text-sm text-muted">{[one.mark?.why, one.mark?.cause, one.mark?.fix, one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "", one.mark?.reading ? `${one.mark.reading.what} ${one.mark.reading.value}` : "", one.mark?.call ? `your call: ${one.mark.call}` : "", one.mark?.note].filter(Boolean).join("; ")}</span></span></>}
-                {entry && <><span className="w-4 shrink-0 text-center text-stem" aria-hidden="true">◆</span><span className="flex-1"><b>{entry.what}</b>{entry.distance && `, ${sayDistance(entry.distance.m, units)}`}{entry.nights > 0 && `, ${count(entry.nights, "night")}`}{entry.cost ? `, ${currency}${entry.cost}` : ""}<span className="block text-sm text-muted">{[entry.condition !== null ? `condition ${entry.condition} of 5` : "", entry.reading ? `${entry.reading.what} ${entry.reading.value}` : "", entry.note].filter(Boolean).join("; ")}</span></span><RemoveEntry entry={entry} /></>}
+                {one && (
+                  <>
+                    <span className="w-4 shrink-0 self-center">
+                      <Stroke code={strokeOf(one, item)} size={18} />
+                    </span>
+                    <span>
+                      <Link
+                        prefetch={false}
+                        href={`/trips/${one.outing.trip.id}`}
+                        className="font-semibold hover:underline"
+                      >
+                        {one.outing.trip.name}
+                      </Link>{" "}
+                      {STROKES[strokeOf(one, item)]}
+                      <span className="block text-sm text-muted">
+                        {[
+                          one.mark?.why,
+                          one.mark?.cause,
+                          one.mark?.fix,
+                          one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "",
+                          one.mark?.reading ? `${one.mark.reading.what} ${one.mark.reading.value}` : "",
+                          one.mark?.call ? `your call: ${one.mark.call}` : "",
+                          one.mark?.note,
+                        ]
+                          .filter(Boolean)
+                          .join("; ")}
+                      </span>
+                    </span>
+                  </>
+                )}
+                {entry && (
+                  <>
+                    <span className="w-4 shrink-0 text-center text-stem" aria-hidden="true">
+                      ◆
+                    </span>
+                    <span className="flex-1">
+                      <b>{entry.what}</b>
+                      {entry.distance && `, ${sayDistance(entry.distance.m, units)}`}
+                      {entry.nights > 0 && `, ${count(entry.nights, "night")}`}
+                      {entry.cost ? `, ${currency}${entry.cost}` : ""}
+                      <span className="block text-sm text-muted">
+                        {[
+                          entry.condition !== null ? `condition ${entry.condition} of 5` : "",
+                          entry.reading ? `${entry.reading.what} ${entry.reading.value}` : "",
+                          entry.note,
+                        ]
+                          .filter(Boolean)
+                          .join("; ")}
+                      </span>
+                    </span>
+                    <RemoveEntry entry={entry} />
+                  </>
+                )}
               </li>
             ))}
           </ul>
         </section>
         <section className="space-y-6">
-          <EntryForm item={id} today={book.today} readings={item.rules.readings.filter(({ what }) => what !== CONDITION.what).map(({ what, unit }) => ({ what, unit }))} />
+          <EntryForm
+            item={id}
+            today={book.today}
+            readings={item.rules.readings
+              .filter(({ what }) => what !== CONDITION.what)
+              .map(({ what, unit }) => ({ what, unit }))}
+          />
           {holders.length > 0 && (
             <div>
               <h2 className="border-b-2 border-ink pb-1 text-lg">Also in the slot “{item.slot}”</h2>
-              <ul>{holders.map((other) => { const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!; return <li key={other.id} className="flex justify-between border-b border-rule py-1"><Link prefetch={false} href={`/item/${other.id}`} className="hover:underline">{other.name}</Link><span className="num text-muted">{sayWear(its.case.totals.wear, other.wears, units)}, {its.case.state}</span></li>; })}</ul>
+              <ul>
+                {holders.map((other) => {
+                  const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!;
+                  return (
+                    <li key={other.id} className="flex justify-between border-b border-rule py-1">
+                      <Link prefetch={false} href={`/item/${other.id}`} className="hover:underline">
+                        {other.name}
+                      </Link>
+                      <span className="num text-muted">
+                        {sayWear(its.case.totals.wear, other.wears, units)}, {its.case.state}
+                      </span>
+                    </li>
+                  );
+                })}
+              </ul>
             </div>
           )}
-          <p className="text-sm text-muted">Called for on {use.calledTrips.length} of {count(use.calledTrips.length + use.uncalledTrips.length, "trip")}, by {item.triggers.join(", ")}.</p>
+          <p className="text-sm text-muted">
+            Called for on {use.calledTrips.length} of{" "}
+            {count(use.calledTrips.length + use.uncalledTrips.length, "trip")}, by {item.triggers.join(", ")}.
+          </p>
           {item.note && <p>{item.note}</p>}
         </section>
       </div>
@@ -107,7 +262,11 @@ export default async function ItemPage({ params, searchParams }: { params: Promi
       { label: "before and between", wear: inUnit(wear), trouble: "" },
       ...trips.map(({ carried: { outing, mark }, wear: added }) => {
         wear += added;
-        return { label: outing.trip.name, wear: inUnit(wear), trouble: mark?.trouble === "damaged" || mark?.trouble === "failed" ? mark.trouble : "" };
+        return {
+          label: outing.trip.name,
+          wear: inUnit(wear),
+          trouble: mark?.trouble === "damaged" || mark?.trouble === "failed" ? mark.trouble : "",
+        };
       }),
     ];
   }

@@ -13,7 +13,21 @@ export function RemoveEntry({ entry }: { entry: Entry }) {
     await takeEntryBack(entry.id);
     tellOtherTabs();
     router.refresh();
-    toast(`${entry.what} of ${entry.on} removed`, { action: { label: "Undo", onClick: () => void logEntry({ ...entry, distance: entry.distance?.typed ?? null }).then(() => router.refresh()) } });
+    toast(`${entry.what} of ${entry.on} removed`, {
+      action: {
+        label: "Undo",
+        onClick: () =>
+          void logEntry({ ...entry, distance: entry.distance?.typed ?? null }).then(() => router.refresh()),
+      },
+    });
   };
-  return <button type="button" className="btn btn-plain !min-h-7 text-sm" onClick={() => void remove()}>Remove<span className="sr-only"> {entry.what} of {entry.on}</span></button>;
+  return (
+    <button type="button" className="btn btn-plain !min-h-7 text-sm" onClick={() => void remove()}>
+      Remove
+      <span className="sr-only">
+        {" "}
+        {entry.what} of {entry.on}
+      </span>
+    </button>
+  );
 }

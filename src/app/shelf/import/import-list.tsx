@@ -4,12 +4,31 @@ import { useRouter } from "next/navigation";
 import { useMemo, useState, useTransition } from "react";
 import { toast } from "sonner";
 import { count } from "@/core/units/speak";
-import { CSV_FIELDS, CSV_LIMIT, guessMapping, readItems, readTable, type CsvField, type Mapping } from "@/formats/items-csv";
+import {
+  CSV_FIELDS,
+  CSV_LIMIT,
+  guessMapping,
+  readItems,
+  readTable,
+  type CsvField,
+  type Mapping,
+} from "@/formats/items-csv";
 import { SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { importItems } from "../actions";
 
-const FIELD_NAMES: Record<CsvField, string> = { name: "Name", kind: "Kind", weight: "Weight", unit: "Unit of the weight", stow: "Where it rides", pieces: "Pieces", price: "Price", acquired: "Bought on", state: "State", note: "Note" };
+const FIELD_NAMES: Record<CsvField, string> = {
+  name: "Name",
+  kind: "Kind",
+  weight: "Weight",
+  unit: "Unit of the weight",
+  stow: "Where it rides",
+  pieces: "Pieces",
+  price: "Price",
+  acquired: "Bought on",
+  state: "State",
+  note: "Note",
+};
 
 /** Choose, map, look, keep: all of the good rows go in together, or none do. */
 export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g" | "oz" }) {
@@ -22,7 +41,13 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const [busy, start] = useTransition();
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
   const mapping = useMemo(() => chosen ?? (table?.ok ? guessMapping(table.header) : {}), [chosen, table]);
-  const rows = useMemo(() => (table?.ok && mapping.name !== undefined ? readItems(table.header, table.rows, mapping, new Set(owned), unit) : []), [table, mapping, owned, unit]);
+  const rows = useMemo(
+    () =>
+      table?.ok && mapping.name !== undefined
+        ? readItems(table.header, table.rows, mapping, new Set(owned), unit)
+        : [],
+    [table, mapping, owned, unit],
+  );
   const bad = rows.filter((row) => row.problem !== null);
   const twice = rows.filter((row) => row.problem === null && row.double);
   const heavy = rows.filter((row) => row.heavy && (doubles || !row.double));
@@ -33,71 +58,169 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
     setChosen(undefined);
     setSure(false);
     if (!file) return;
-    if (file.size > CSV_LIMIT) return setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
+    if (file.size > CSV_LIMIT)
+      return setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
     setText(await file.text());
   };
-  const keep = () => start(async () => {
-    const answer = await importItems(good);
-    if (!answer.ok) return setFailed(Object.values(answer.fields)[0]);
-    tellOtherTabs();
-    toast(`${count(answer.value, "thing")} put on the shelf`);
-    router.push("/shelf");
-  });
+  const keep = () =>
+    start(async () => {
+      const answer = await importItems(good);
+      if (!answer.ok) return setFailed(Object.values(answer.fields)[0]);
+      tellOtherTabs();
+      toast(`${count(answer.value, "thing")} put on the shelf`);
+      router.push("/shelf");
+    });
 
   return (
     <div className="max-w-4xl space-y-6">
       <div>
-        <label className="label" htmlFor="list-file">A CSV file</label>
-        <input id="list-file" type="file" accept=".csv,text/csv,text/plain" className="field" onChange={(event) => void choose(event.target.files?.[0])} />
+        <label className="label" htmlFor="list-file">
+          A CSV file
+        </label>
+        <input
+          id="list-file"
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          className="field"
+          onChange={(event) => void choose(event.target.files?.[0])}
+        />
       </div>
-      <TextField label="Or paste it here" value={text} rows={5} onChange={(event) => { setText(event.target.value); setChosen(undefined); setFailed(undefined); setSure(false); }} placeholder={"name,weight,where\nRain shell,312 g,outside"} error={failed ?? (table && !table.ok ? table.why : undefined)} spellCheck={false} />
+      <TextField
+        label="Or paste it here"
+        value={text}
+        rows={5}
+        onChange={(event) => {
+          setText(event.target.value);
+          setChosen(undefined);
+          setFailed(undefined);
+          setSure(false);
+        }}
+        placeholder={"name,weight,where\nRain shell,312 g,outside"}
+        error={failed ?? (table && !table.ok ? table.why : undefined)}
+        spellCheck={false}
+      />
       {table?.ok && (
         <>
           <fieldset>
             <legend className="mb-2 font-head text-lg font-bold">Which column is what</legend>
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-3 md:grid-cols-5">
               {CSV_FIELDS.map((field) => (
-                <SelectField key={field} label={FIELD_NAMES[field]} value={String(mapping[field] ?? "")}
-                  error={field === "name" && mapping.name === undefined ? "Say which column has the names." : undefined}
-                  options={[["", "–"], ...table.header.map((name, n) => [String(n), name || `column ${n + 1}`] as const)]}
-                  onChange={({ target: { value } }) => setChosen({ ...mapping, [field]: value === "" ? undefined : Number(value) })} />
+                <SelectField
+                  key={field}
+                  label={FIELD_NAMES[field]}
+                  value={String(mapping[field] ?? "")}
+                  error={
+                    field === "name" && mapping.name === undefined
+                      ? "Say which column has the names."
+                      : undefined
+                  }
+                  options={[
+                    ["", "–"],
+                    ...table.header.map((name, n) => [String(n), name || `column ${n + 1}`] as const),
+                  ]}
+                  onChange={({ target: { value } }) =>
+                    setChosen({ ...mapping, [field]: value === "" ? undefined : Number(value) })
+                  }
+                />
               ))}
             </div>
           </fieldset>
           {bad.length > 0 && (
             <div role="alert" className="border-l-4 border-sting pl-4">
-              <p className="font-bold text-sting">{count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until {bad.length === 1 ? "it is" : "they are"} mended, in the text above.</p>
-              <ul>{bad.slice(0, 30).map((row) => <li key={row.line}>Line {row.line}{row.name && ` (${row.name})`}: {row.problem}</li>)}</ul>
+              <p className="font-bold text-sting">
+                {count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until{" "}
+                {bad.length === 1 ? "it is" : "they are"} mended, in the text above.
+              </p>
+              <ul>
+                {bad.slice(0, 30).map((row) => (
+                  <li key={row.line}>
+                    Line {row.line}
+                    {row.name && ` (${row.name})`}: {row.problem}
+                  </li>
+                ))}
+              </ul>
               {bad.length > 30 && <p>… and {bad.length - 30} more.</p>}
             </div>
           )}
           {twice.length > 0 && (
             <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
-              <input type="checkbox" className="mt-1 size-5" checked={doubles} onChange={(event) => setDoubles(event.target.checked)} />
-              <span>{count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already here ({twice.slice(0, 6).map((row) => row.name).join(", ")}{twice.length > 6 ? " …" : ""}). Left out, unless you tick this.</span>
+              <input
+                type="checkbox"
+                className="mt-1 size-5"
+                checked={doubles}
+                onChange={(event) => setDoubles(event.target.checked)}
+              />
+              <span>
+                {count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already
+                here (
+                {twice
+                  .slice(0, 6)
+                  .map((row) => row.name)
+                  .join(", ")}
+                {twice.length > 6 ? " …" : ""}). Left out, unless you tick this.
+              </span>
             </label>
           )}
           {heavy.length > 0 && (
             <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
-              <input type="checkbox" className="mt-1 size-5" checked={sure} onChange={(event) => setSure(event.target.checked)} />
-              <span>{heavy.slice(0, 6).map((row) => `${row.name}: ${row.item?.weight}`).join(", ")}{heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend it above.</span>
+              <input
+                type="checkbox"
+                className="mt-1 size-5"
+                checked={sure}
+                onChange={(event) => setSure(event.target.checked)}
+              />
+              <span>
+                {heavy
+                  .slice(0, 6)
+                  .map((row) => `${row.name}: ${row.item?.weight}`)
+                  .join(", ")}
+                {heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend
+                it above.
+              </span>
             </label>
           )}
           {rows.length > 0 && (
-            <div className="max-h-80 overflow-auto border-y border-rule" tabIndex={0} role="region" aria-label="What it comes to">
+            <div
+              className="max-h-80 overflow-auto border-y border-rule"
+              tabIndex={0}
+              role="region"
+              aria-label="What it comes to"
+            >
               <table className="w-full text-[0.95rem]">
-                <thead className="sticky top-0 bg-paper text-left text-sm text-muted"><tr><th className="py-1 font-normal">line</th><th className="font-normal">thing</th><th className="font-normal">weight</th><th className="font-normal">kind</th><th className="font-normal">rides</th></tr></thead>
+                <thead className="sticky top-0 bg-paper text-left text-sm text-muted">
+                  <tr>
+                    <th className="py-1 font-normal">line</th>
+                    <th className="font-normal">thing</th>
+                    <th className="font-normal">weight</th>
+                    <th className="font-normal">kind</th>
+                    <th className="font-normal">rides</th>
+                  </tr>
+                </thead>
                 <tbody>
                   {rows.slice(0, 500).map((row) => (
-                    <tr key={row.line} className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}>
-                      <td className="num py-0.5">{row.line}</td><td>{row.name || "–"}</td><td className="num">{row.item?.weight ?? "–"}</td><td>{row.item?.kind ?? "–"}</td><td>{row.item?.stow ?? "as its kind"}</td>
+                    <tr
+                      key={row.line}
+                      className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
+                    >
+                      <td className="num py-0.5">{row.line}</td>
+                      <td>{row.name || "–"}</td>
+                      <td className="num">{row.item?.weight ?? "–"}</td>
+                      <td>{row.item?.kind ?? "–"}</td>
+                      <td>{row.item?.stow ?? "as its kind"}</td>
                     </tr>
                   ))}
                 </tbody>
               </table>
             </div>
           )}
-          <button type="button" className="btn btn-leaf" disabled={busy || bad.length > 0 || good.length === 0 || (heavy.length > 0 && !sure)} onClick={keep}>Put {count(good.length, "thing")} on the shelf</button>
+          <button
+            type="button"
+            className="btn btn-leaf"
+            disabled={busy || bad.length > 0 || good.length === 0 || (heavy.length > 0 && !sure)}
+            onClick={keep}
+          >
+            Put {count(good.length, "thing")} on the shelf
+          </button>
         </>
       )}
     </div>

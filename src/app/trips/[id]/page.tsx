@@ -21,7 +21,8 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
     const item = book.item(carry.item);
     return item ? [{ item, carry, code: strokeOf({ outing, carry, mark: carry.mark, part: 1 }, item) }] : [];
   });
-  const load = (of: (item: (typeof carried)[number]["item"]) => boolean) => carried.filter(({ item }) => of(item)).reduce((sum, { item }) => sum + (item.weight?.g ?? 0), 0);
+  const load = (of: (item: (typeof carried)[number]["item"]) => boolean) =>
+    carried.filter(({ item }) => of(item)).reduce((sum, { item }) => sum + (item.weight?.g ?? 0), 0);
   const dead = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && !item.cover);
   const deadGramMetres = dead.reduce((sum, { item }) => sum + (item.weight?.g ?? 0) * outing.metres, 0);
   const open = trip.carries.filter((carry) => carry.mark === null).length;
@@ -29,31 +30,95 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
   const told = carried.filter(({ carry }) => carry.mark && (carry.mark.note || carry.mark.trouble));
   return (
     <>
-      <PageHead title={trip.name} actions={<>
-        {!trip.planned && <Link prefetch={false} href={`/unpack/${trip.id}`} className={`btn ${open > 0 ? "btn-leaf" : ""}`}>{open > 0 ? `Unpack (${open} left)` : "Go through it again"}</Link>}
-        <Link prefetch={false} href={`/trips/${trip.id}/edit`} className="btn">Edit</Link>
-      </>}>
-        {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}{trip.planned && ", planned"}{trip.cut && ", cut short"}
+      <PageHead
+        title={trip.name}
+        actions={
+          <>
+            {!trip.planned && (
+              <Link
+                prefetch={false}
+                href={`/unpack/${trip.id}`}
+                className={`btn ${open > 0 ? "btn-leaf" : ""}`}
+              >
+                {open > 0 ? `Unpack (${open} left)` : "Go through it again"}
+              </Link>
+            )}
+            <Link prefetch={false} href={`/trips/${trip.id}/edit`} className="btn">
+              Edit
+            </Link>
+          </>
+        }
+      >
+        {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}
+        {trip.planned && ", planned"}
+        {trip.cut && ", cut short"}
       </PageHead>
       <dl className="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-rule py-3 sm:grid-cols-5">
         <Figure name="walked">{sayDistance(outing.metres, units)}</Figure>
         <Figure name="nights">{outing.nights}</Figure>
-        <Figure name="base weight">{sayMass(load((item) => item.load === "base" && item.stow !== "worn"), units)}</Figure>
-        <Figure name="worn, hobby">{sayMass(load((item) => item.load === "worn"), units)}, {sayMass(load((item) => item.load === "hobby"), units)}</Figure>
+        <Figure name="base weight">
+          {sayMass(
+            load((item) => item.load === "base" && item.stow !== "worn"),
+            units,
+          )}
+        </Figure>
+        <Figure name="worn, hobby">
+          {sayMass(
+            load((item) => item.load === "worn"),
+            units,
+          )}
+          ,{" "}
+          {sayMass(
+            load((item) => item.load === "hobby"),
+            units,
+          )}
+        </Figure>
         <Figure name="carried for nothing">{sayDeadWeight(deadGramMetres, units)}</Figure>
       </dl>
       <div className="grid gap-8 lg:grid-cols-2">
         <section>
           <h2 className="mb-1 text-lg">The way</h2>
-          <table className="w-full text-[0.95rem]"><tbody>
-            {trip.legs.map((leg, n) => (
-              <tr key={n} className="border-b border-rule"><td className="py-1">{leg.name || (trip.legs.length > 1 ? `Leg ${n + 1}` : "All of it")}</td><td className="num text-right">{sayDistance(leg.distance.m, units)}</td><td className="num text-right text-muted">{leg.ascent ? `↑ ${sayHeight(leg.ascent.m, units)}` : ""}</td><td className="pl-4 text-muted">{leg.terrain}</td></tr>
-            ))}
-          </tbody></table>
+          <table className="w-full text-[0.95rem]">
+            <tbody>
+              {trip.legs.map((leg, n) => (
+                <tr key={n} className="border-b border-rule">
+                  <td className="py-1">
+                    {leg.name || (trip.legs.length > 1 ? `Leg ${n + 1}` : "All of it")}
+                  </td>
+                  <td className="num text-right">{sayDistance(leg.distance.m, units)}</td>
+                  <td className="num text-right text-muted">
+                    {leg.ascent ? `↑ ${sayHeight(leg.ascent.m, units)}` : ""}
+                  </td>
+                  <td className="pl-4 text-muted">{leg.terrain}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
           <h2 className="mb-1 mt-5 text-lg">What it was like</h2>
-          <p>{Object.entries(trip.conditions).filter(([, strength]) => strength !== "none").sort(([, a], [, b]) => b.localeCompare(a)).map(([trigger, strength]) => `${strength} ${trigger}`).join(", ") || "Nothing noted."}</p>
-          {trip.felt.length > 0 && <p className="mt-1">{alikeNights(trip.felt).map((alike) => sayNights(alike, nameOf, units)).join("; ")}.</p>}
-          {trip.supplies.length > 0 && <p className="mt-1">Came home: {trip.supplies.map(({ what, unit, out, back }) => `${what} ${back} of ${out} ${unit}`.trim()).join(", ")}.</p>}
+          <p>
+            {Object.entries(trip.conditions)
+              .filter(([, strength]) => strength !== "none")
+              .sort(([, a], [, b]) => b.localeCompare(a))
+              .map(([trigger, strength]) => `${strength} ${trigger}`)
+              .join(", ") || "Nothing noted."}
+          </p>
+          {trip.felt.length > 0 && (
+            <p className="mt-1">
+              {alikeNights(trip.felt)
+                .map((alike) => sayNights(alike, nameOf, units))
+                .join("; ")}
+              .
+            </p>
+          )}
+          {trip.supplies.length > 0 && (
+            <p className="mt-1">
+              Came home:{" "}
+              {trip.supplies
+                .map(({ what, unit, out, back }) => `${what} ${back} of ${out} ${unit}`.trim())
+                .join(", ")}
+              .
+            </p>
+          )}
           {trip.note && <p className="mt-1 text-muted">{trip.note}</p>}
           {(trip.made.length > 0 || trip.stay.length > 0 || trip.missed.length > 0) && (
             <>
@@ -66,18 +131,58 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
           {told.length > 0 && (
             <>
               <h2 className="mb-1 mt-5 text-lg">What happened</h2>
-              <ul>{told.map(({ item, carry, code }) => <li key={item.id} className="flex gap-2 border-b border-rule py-1"><Stroke code={code} /><span><Link prefetch={false} href={`/item/${item.id}`} className="font-semibold hover:underline">{item.name}</Link> {STROKES[code]}{carry.mark?.note && `: ${carry.mark.note}`}</span></li>)}</ul>
+              <ul>
+                {told.map(({ item, carry, code }) => (
+                  <li key={item.id} className="flex gap-2 border-b border-rule py-1">
+                    <Stroke code={code} />
+                    <span>
+                      <Link
+                        prefetch={false}
+                        href={`/item/${item.id}`}
+                        className="font-semibold hover:underline"
+                      >
+                        {item.name}
+                      </Link>{" "}
+                      {STROKES[code]}
+                      {carry.mark?.note && `: ${carry.mark.note}`}
+                    </span>
+                  </li>
+                ))}
+              </ul>
             </>
           )}
         </section>
         <section>
-          <h2 className="mb-1 text-lg">What went along <span className="font-sans text-sm font-normal text-muted">{count(carried.length, "thing")}, {sayMass(load(() => true), units)}</span></h2>
+          <h2 className="mb-1 text-lg">
+            What went along{" "}
+            <span className="font-sans text-sm font-normal text-muted">
+              {count(carried.length, "thing")},{" "}
+              {sayMass(
+                load(() => true),
+                units,
+              )}
+            </span>
+          </h2>
           <ul className="columns-1 gap-6 sm:columns-2">
             {carried.map(({ item, carry, code }) => (
-              <li key={item.id} className="flex break-inside-avoid items-center gap-2 border-b border-rule text-[0.95rem]">
-                <Stroke code={code} size={17} /><span className="sr-only">{STROKES[code]}: </span>
-                <Link prefetch={false} href={`/item/${item.id}`} className="min-h-6 min-w-0 flex-1 truncate hover:underline">{item.name}</Link>
-                {carry.legs && <span className="text-xs text-muted">legs {carry.legs[0]}–{carry.legs.at(-1)}</span>}
+              <li
+                key={item.id}
+                className="flex break-inside-avoid items-center gap-2 border-b border-rule text-[0.95rem]"
+              >
+                <Stroke code={code} size={17} />
+                <span className="sr-only">{STROKES[code]}: </span>
+                <Link
+                  prefetch={false}
+                  href={`/item/${item.id}`}
+                  className="min-h-6 min-w-0 flex-1 truncate hover:underline"
+                >
+                  {item.name}
+                </Link>
+                {carry.legs && (
+                  <span className="text-xs text-muted">
+                    legs {carry.legs[0]}–{carry.legs.at(-1)}
+                  </span>
+                )}
               </li>
             ))}
           </ul>

@@ -9,12 +9,27 @@ export const metadata: Metadata = { title: "New trip" };
 export default async function NewTripPage() {
   const { book, judgements } = await readBook();
   const last = book.outings.at(-1)?.trip;
-  const active = new Set(judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id));
+  const active = new Set(
+    judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id),
+  );
   return (
     <>
-      <PageHead title="New trip">Where it went, what it was like, what was in the pack. Then the unpacking.</PageHead>
-      <TripForm values={BLANK_TRIP} shelf={packable(book).filter((item) => active.has(item.id))} units={book.settings.units}
-        last={last ? { name: last.name, items: last.carries.map((carry) => carry.item).filter((item) => active.has(item)) } : null} />
+      <PageHead title="New trip">
+        Where it went, what it was like, what was in the pack. Then the unpacking.
+      </PageHead>
+      <TripForm
+        values={BLANK_TRIP}
+        shelf={packable(book).filter((item) => active.has(item.id))}
+        units={book.settings.units}
+        last={
+          last
+            ? {
+                name: last.name,
+                items: last.carries.map((carry) => carry.item).filter((item) => active.has(item)),
+              }
+            : null
+        }
+      />
     </>
   );
 }

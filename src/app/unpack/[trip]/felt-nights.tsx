@@ -12,7 +12,12 @@ interface FeltNightsProps {
   readonly felt: readonly FeltNight[];
   /** Nights of the trip. */
   readonly nights: number;
-  readonly things: readonly { readonly id: ItemId; readonly name: string; readonly use: Use | null; readonly sleep: boolean }[];
+  readonly things: readonly {
+    readonly id: ItemId;
+    readonly name: string;
+    readonly use: Use | null;
+    readonly sleep: boolean;
+  }[];
   readonly units: Units;
   readonly onChange: (felt: FeltNight[]) => Promise<void>;
 }
@@ -23,7 +28,9 @@ export function FeltNights({ felt, nights, things, units, onChange }: FeltNights
   const [number, setNumber] = useState("1");
   const [low, setLow] = useState("");
   const [how, setHow] = useState<Felt>("right");
-  const [slept, setSlept] = useState<readonly ItemId[]>(() => beds.filter(({ use }) => use !== "unused").map(({ id }) => id));
+  const [slept, setSlept] = useState<readonly ItemId[]>(() =>
+    beds.filter(({ use }) => use !== "unused").map(({ id }) => id),
+  );
   const [errors, setErrors] = useState<{ number?: string; low?: string }>({});
   const told = alikeNights(felt);
   const left = nights - felt.length;
@@ -32,38 +39,103 @@ export function FeltNights({ felt, nights, things, units, onChange }: FeltNights
     const read = low.trim() === "" ? null : parseTemperature(low, units.temperature);
     const many = Number(number);
     const wrong = {
-      number: !Number.isInteger(many) || many < 1 ? "Write how many nights." : many > left ? `${count(left, "night")} of this trip ${left === 1 ? "is" : "are"} left to tell.` : undefined,
-      low: read === null ? undefined : !read.ok ? read.why : FeltNight.shape.low.safeParse(read.value).error?.issues[0]?.message,
+      number:
+        !Number.isInteger(many) || many < 1
+          ? "Write how many nights."
+          : many > left
+            ? `${count(left, "night")} of this trip ${left === 1 ? "is" : "are"} left to tell.`
+            : undefined,
+      low:
+        read === null
+          ? undefined
+          : !read.ok
+            ? read.why
+            : FeltNight.shape.low.safeParse(read.value).error?.issues[0]?.message,
     };
     setErrors(wrong);
     if (wrong.number || wrong.low) return;
     setNumber("1");
     setLow("");
-    void onChange([...felt, ...Array.from({ length: many }, () => ({ low: read?.ok ? read.value : null, felt: how, slept: [...slept] }))]);
+    void onChange([
+      ...felt,
+      ...Array.from({ length: many }, () => ({
+        low: read?.ok ? read.value : null,
+        felt: how,
+        slept: [...slept],
+      })),
+    ]);
   };
   return (
     <fieldset className="mt-5">
-      <legend className="label">How the nights were <span className="font-normal text-muted">{felt.length ? `${felt.length} of ${nights} told` : "where it is worth telling"}</span></legend>
-      <ToldList told={told.map((alike) => ({ name: sayNights(alike, nameOf, units), says: sayNights(alike, nameOf, units) }))}
-        onRemove={(n) => void onChange(felt.filter((night) => !isAlike(night, told[n]!)))} />
+      <legend className="label">
+        How the nights were{" "}
+        <span className="font-normal text-muted">
+          {felt.length ? `${felt.length} of ${nights} told` : "where it is worth telling"}
+        </span>
+      </legend>
+      <ToldList
+        told={told.map((alike) => ({
+          name: sayNights(alike, nameOf, units),
+          says: sayNights(alike, nameOf, units),
+        }))}
+        onRemove={(n) => void onChange(felt.filter((night) => !isAlike(night, told[n]!)))}
+      />
       {left > 0 && (
-        <form className="mt-2 flex flex-wrap items-start gap-2" onSubmit={(event) => { event.preventDefault(); add(); }} noValidate>
-          <Field label="Nights" inputMode="numeric" value={number} onChange={(event) => setNumber(event.target.value)} error={errors.number} className="w-24" />
-          <SelectField label="They felt" value={how} onChange={(event) => setHow(event.target.value as Felt)} options={Felt.options} className="w-28" />
-          <Field label={`Coldest, °${units.temperature}`} inputMode="text" value={low} onChange={(event) => setLow(event.target.value)} error={errors.low} className="w-36" placeholder="not known" />
+        <form
+          className="mt-2 flex flex-wrap items-start gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+          noValidate
+        >
+          <Field
+            label="Nights"
+            inputMode="numeric"
+            value={number}
+            onChange={(event) => setNumber(event.target.value)}
+            error={errors.number}
+            className="w-24"
+          />
+          <SelectField
+            label="They felt"
+            value={how}
+            onChange={(event) => setHow(event.target.value as Felt)}
+            options={Felt.options}
+            className="w-28"
+          />
+          <Field
+            label={`Coldest, °${units.temperature}`}
+            inputMode="text"
+            value={low}
+            onChange={(event) => setLow(event.target.value)}
+            error={errors.low}
+            className="w-36"
+            placeholder="not known"
+          />
           {beds.length > 0 && (
             <fieldset>
               <legend className="label">Slept in and on</legend>
               <div className="flex flex-wrap gap-x-4">
                 {beds.map(({ id, name }) => (
                   <label key={id} className="flex min-h-10 items-center gap-2 pointer-coarse:min-h-11">
-                    <input type="checkbox" className="size-4 accent-leaf" checked={slept.includes(id)} onChange={(event) => setSlept(event.target.checked ? [...slept, id] : slept.filter((each) => each !== id))} />{name}
+                    <input
+                      type="checkbox"
+                      className="size-4 accent-leaf"
+                      checked={slept.includes(id)}
+                      onChange={(event) =>
+                        setSlept(event.target.checked ? [...slept, id] : slept.filter((each) => each !== id))
+                      }
+                    />
+                    {name}
                   </label>
                 ))}
               </div>
             </fieldset>
           )}
-          <button className="btn mt-6 !min-h-10">Add<span className="sr-only"> the nights</span></button>
+          <button className="btn mt-6 !min-h-10">
+            Add<span className="sr-only"> the nights</span>
+          </button>
         </form>
       )}
     </fieldset>

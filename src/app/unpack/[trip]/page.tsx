@@ -35,16 +35,41 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
     return (
       <>
         <PageHead title={trip.name} />
-        <Empty title="Nothing was packed" action={<Link href={`/trips/${trip.id}/edit`} className="btn btn-leaf">Say what went along</Link>}>Tick what was in the pack, worn or in the hand; then it can be unpacked here.</Empty>
+        <Empty
+          title="Nothing was packed"
+          action={
+            <Link href={`/trips/${trip.id}/edit`} className="btn btn-leaf">
+              Say what went along
+            </Link>
+          }
+        >
+          Tick what was in the pack, worn or in the hand; then it can be unpacked here.
+        </Empty>
       </>
     );
   }
   return (
     <>
       <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} />
-      <LookBack trip={trip.id} nights={outingOf(trip).nights} units={book.settings.units}
-        said={{ made: trip.made, stay: trip.stay, missed: trip.missed, felt: trip.felt, supplies: trip.supplies }}
-        things={things.map(({ id: of, name, mark }) => ({ id: of, name, use: mark?.use ?? null, sleep: book.item(of)!.jobs.some((job) => BED.includes(job)), consumable: book.item(of)!.load === "consumable" }))} />
+      <LookBack
+        trip={trip.id}
+        nights={outingOf(trip).nights}
+        units={book.settings.units}
+        said={{
+          made: trip.made,
+          stay: trip.stay,
+          missed: trip.missed,
+          felt: trip.felt,
+          supplies: trip.supplies,
+        }}
+        things={things.map(({ id: of, name, mark }) => ({
+          id: of,
+          name,
+          use: mark?.use ?? null,
+          sleep: book.item(of)!.jobs.some((job) => BED.includes(job)),
+          consumable: book.item(of)!.load === "consumable",
+        }))}
+      />
     </>
   );
 }
@@ -55,16 +80,30 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
   const things = trip.carries.flatMap((carry: Carry): Thing[] => {
     const item = book.item(carry.item);
     if (!item) return [];
-    const before = book.carriedOf(item.id).filter((one) => one.outing.trip.id !== trip.id && one.outing.trip.starts <= trip.starts).slice(-PATTERN);
+    const before = book
+      .carriedOf(item.id)
+      .filter((one) => one.outing.trip.id !== trip.id && one.outing.trip.starts <= trip.starts)
+      .slice(-PATTERN);
     const weather = item.triggers.filter((trigger) => trigger !== "injury" && trigger !== "breakage");
-    return [{
-      id: item.id, name: item.name, stow: item.stow, weight: item.weight ? sayMass(item.weight.g, book.settings.units) : "", pieces: item.pieces, cover: item.cover,
-      freezes: item.rules.freezes && outing.calls.has("freezing"),
-      measure: item.rules.readings.find(({ what }) => what !== CONDITION.what) ?? null,
-      days: outing.days >= LONG_DAYS ? outing.days : null,
-      pattern: before.map((one) => strokeOf(one, item)), mark: carry.mark,
-      hint: item.cover || callsFor(outing, item.triggers) || weather.length === 0 ? "" : `no ${listWords(weather.map(sayTrigger), "or").replace(/^a /, "")} noted`,
-    }];
+    return [
+      {
+        id: item.id,
+        name: item.name,
+        stow: item.stow,
+        weight: item.weight ? sayMass(item.weight.g, book.settings.units) : "",
+        pieces: item.pieces,
+        cover: item.cover,
+        freezes: item.rules.freezes && outing.calls.has("freezing"),
+        measure: item.rules.readings.find(({ what }) => what !== CONDITION.what) ?? null,
+        days: outing.days >= LONG_DAYS ? outing.days : null,
+        pattern: before.map((one) => strokeOf(one, item)),
+        mark: carry.mark,
+        hint:
+          item.cover || callsFor(outing, item.triggers) || weather.length === 0
+            ? ""
+            : `no ${listWords(weather.map(sayTrigger), "or").replace(/^a /, "")} noted`,
+      },
+    ];
   });
   return STOWS.flatMap((stow) => things.filter((thing) => thing.stow === stow));
 }

@@ -24,7 +24,9 @@ export interface Thing {
 export type Marks = ReadonlyMap<ItemId, Mark | null>;
 
 /** Pockets in the order they are emptied. */
-export const pocketsOf = (things: readonly Thing[]): Stow[] => [...new Set(things.map((thing) => thing.stow))];
+export const pocketsOf = (things: readonly Thing[]): Stow[] => [
+  ...new Set(things.map((thing) => thing.stow)),
+];
 
 /** The next thing without a mark after `from`, going round; null when all are marked. */
 export function nextUnmarked(things: readonly Thing[], marks: Marks, from: ItemId): Thing | null {

@@ -28,7 +28,9 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
   const [marks, setMarks] = useState<Marks>(() => new Map(things.map((thing) => [thing.id, thing.mark])));
   // Said of a thing before its use is marked: a condition, a call, a note. It goes out with the mark.
   const [drafts, setDrafts] = useState<ReadonlyMap<ItemId, Partial<Mark>>>(new Map());
-  const [focus, setFocus] = useState<ItemId>(() => (things.find((thing) => thing.mark === null) ?? things[0]!).id);
+  const [focus, setFocus] = useState<ItemId>(
+    () => (things.find((thing) => thing.mark === null) ?? things[0]!).id,
+  );
   const [panel, setPanel] = useState<{ readonly item: ItemId; readonly kind: Panel } | null>(null);
   const [unsaved, setUnsaved] = useState(0);
   const [help, setHelp] = useState(false);
@@ -41,46 +43,77 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
   const rows = things.filter((thing) => thing.stow === open);
   const left = things.filter((thing) => !marks.get(thing.id)).length;
 
-  const save = useCallback((changes: readonly { item: ItemId; mark: Mark | null }[]) => {
-    setMarks((before) => new Map([...before, ...changes.map(({ item, mark }) => [item, mark] as const)]));
-    setUnsaved((n) => n + changes.length);
-    for (const { item, mark } of changes) {
-      sendMark({ trip: trip.id, item, mark }).catch((error: Error) => toast.error(error.message, { id: "unsaved" })).finally(() => setUnsaved((n) => n - 1));
-    }
-  }, [trip.id]);
+  const save = useCallback(
+    (changes: readonly { item: ItemId; mark: Mark | null }[]) => {
+      setMarks((before) => new Map([...before, ...changes.map(({ item, mark }) => [item, mark] as const)]));
+      setUnsaved((n) => n + changes.length);
+      for (const { item, mark } of changes) {
+        sendMark({ trip: trip.id, item, mark })
+          .catch((error: Error) => toast.error(error.message, { id: "unsaved" }))
+          .finally(() => setUnsaved((n) => n - 1));
+      }
+    },
+    [trip.id],
+  );
 
-  const change = useCallback((changes: readonly { item: ItemId; mark: Mark | null }[]) => {
-    done.current.push(changes.map(({ item }) => ({ item, mark: marks.get(item) ?? null })));
-    save(changes);
-  }, [marks, save]);
+  const change = useCallback(
+    (changes: readonly { item: ItemId; mark: Mark | null }[]) => {
+      done.current.push(changes.map(({ item }) => ({ item, mark: marks.get(item) ?? null })));
+      save(changes);
+    },
+    [marks, save],
+  );
 
-  const markUse = useCallback((thing: Thing, use: Use) => {
-    const known = marks.get(thing.id);
-    const mark = Mark.parse({ ...known, ...drafts.get(thing.id), use, why: use === "unused" ? (known?.why ?? null) : null });
-    change([{ item: thing.id, mark }]);
-    setPanel(null);
-    const next = nextUnmarked(things, new Map([...marks, [thing.id, mark]]), thing.id);
-    if (next && byKeys.current) setFocus(next.id);
-  }, [marks, drafts, change, things]);
+  const markUse = useCallback(
+    (thing: Thing, use: Use) => {
+      const known = marks.get(thing.id);
+      const mark = Mark.parse({
+        ...known,
+        ...drafts.get(thing.id),
+        use,
+        why: use === "unused" ? (known?.why ?? null) : null,
+      });
+      change([{ item: thing.id, mark }]);
+      setPanel(null);
+      const next = nextUnmarked(things, new Map([...marks, [thing.id, mark]]), thing.id);
+      if (next && byKeys.current) setFocus(next.id);
+    },
+    [marks, drafts, change, things],
+  );
 
   /** Says more of a thing: into its mark, or beside it until there is one. */
-  const say = useCallback((thing: Thing, more: Partial<Mark>) => {
-    const known = marks.get(thing.id);
-    const implied: Use | undefined = known?.use ?? (more.trouble ? "used" : more.why ? "unused" : undefined);
-    if (!implied) return setDrafts((before) => new Map(before).set(thing.id, { ...before.get(thing.id), ...more }));
-    change([{ item: thing.id, mark: Mark.parse({ ...known, ...drafts.get(thing.id), use: implied, ...more }) }]);
-  }, [marks, drafts, change]);
+  const say = useCallback(
+    (thing: Thing, more: Partial<Mark>) => {
+      const known = marks.get(thing.id);
+      const implied: Use | undefined =
+        known?.use ?? (more.trouble ? "used" : more.why ? "unused" : undefined);
+      if (!implied)
+        return setDrafts((before) => new Map(before).set(thing.id, { ...before.get(thing.id), ...more }));
+      change([
+        { item: thing.id, mark: Mark.parse({ ...known, ...drafts.get(thing.id), use: implied, ...more }) },
+      ]);
+    },
+    [marks, drafts, change],
+  );
 
-  const fail = useCallback((thing: Thing) => {
-    say(thing, { use: "used", trouble: "failed" });
-    setPanel({ item: thing.id, kind: "trouble" });
-  }, [say]);
+  const fail = useCallback(
+    (thing: Thing) => {
+      say(thing, { use: "used", trouble: "failed" });
+      setPanel({ item: thing.id, kind: "trouble" });
+    },
+    [say],
+  );
 
   const restUsed = useCallback(() => {
     const rest = rows.filter((thing) => !marks.get(thing.id));
     if (rest.length === 0) return;
-    change(rest.map((thing) => ({ item: thing.id, mark: Mark.parse({ ...drafts.get(thing.id), use: "used" }) })));
-    const after = new Map([...marks, ...rest.map((thing) => [thing.id, Mark.parse({ use: "used" })] as const)]);
+    change(
+      rest.map((thing) => ({ item: thing.id, mark: Mark.parse({ ...drafts.get(thing.id), use: "used" }) })),
+    );
+    const after = new Map([
+      ...marks,
+      ...rest.map((thing) => [thing.id, Mark.parse({ use: "used" })] as const),
+    ]);
     const next = nextUnmarked(things, after, rest.at(-1)!.id);
     if (next) setFocus(next.id);
   }, [rows, marks, drafts, things, change]);
@@ -91,7 +124,9 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     save(last);
     setFocus(last[0]!.item);
     setPanel(null);
-    toast(`${last.length === 1 ? things.find((thing) => thing.id === last[0]!.item)!.name : count(last.length, "mark")}: taken back`);
+    toast(
+      `${last.length === 1 ? things.find((thing) => thing.id === last[0]!.item)!.name : count(last.length, "mark")}: taken back`,
+    );
   }, [save, things]);
 
   // Once it is quiet, what follows from the marks is shown around the page: how many verdicts there are to rule on.
@@ -106,7 +141,15 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
   }, [unsaved, router]);
 
   useEffect(() => {
-    sendWaiting().then((n) => { if (n > 0) { toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`); router.refresh(); } }, () => undefined);
+    sendWaiting().then(
+      (n) => {
+        if (n > 0) {
+          toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`);
+          router.refresh();
+        }
+      },
+      () => undefined,
+    );
   }, [router]);
 
   // Before it is seen, not after: a key pressed at once must find what is on the screen.
@@ -145,25 +188,48 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
 
   return (
     <section aria-label={`Unpack ${trip.name}`}>
-      <PageHead title={`Unpack ${trip.name}`} actions={<>
-        <button type="button" className="btn" onClick={undo}>Undo</button>
-        <button type="button" className="btn hidden tabs:inline-flex" onClick={() => setHelp(true)}>Keys <span className="kbd">?</span></button>
-      </>}>
+      <PageHead
+        title={`Unpack ${trip.name}`}
+        actions={
+          <>
+            <button type="button" className="btn" onClick={undo}>
+              Undo
+            </button>
+            <button type="button" className="btn hidden tabs:inline-flex" onClick={() => setHelp(true)}>
+              Keys <span className="kbd">?</span>
+            </button>
+          </>
+        }
+      >
         <span role="status">{left === 0 ? "All marked." : `${left} of ${things.length} left`}</span>
         <span className="ml-3 text-sm">{unsaved > 0 ? "saving …" : "every mark is saved"}</span>
       </PageHead>
-      <div className="mb-3 h-1 bg-rule" aria-hidden="true"><div className="h-1 bg-leaf transition-[width]" style={{ width: `${(100 * (things.length - left)) / things.length}%` }} /></div>
+      <div className="mb-3 h-1 bg-rule" aria-hidden="true">
+        <div
+          className="h-1 bg-leaf transition-[width]"
+          style={{ width: `${(100 * (things.length - left)) / things.length}%` }}
+        />
+      </div>
       <div className="tabs:grid tabs:grid-cols-[13rem_1fr] tabs:gap-8">
-        <ol className="mb-3 flex gap-1 overflow-x-auto tabs:mb-0 tabs:block" aria-label="Pockets, in the order they are emptied">
+        <ol
+          className="mb-3 flex gap-1 overflow-x-auto tabs:mb-0 tabs:block"
+          aria-label="Pockets, in the order they are emptied"
+        >
           {pockets.map((pocket) => {
             const inside = things.filter((thing) => thing.stow === pocket);
             const togo = inside.filter((thing) => !marks.get(thing.id)).length;
             return (
               <li key={pocket} className="shrink-0">
-                <button type="button" aria-current={pocket === open ? "step" : undefined}
+                <button
+                  type="button"
+                  aria-current={pocket === open ? "step" : undefined}
                   onClick={() => setFocus((inside.find((thing) => !marks.get(thing.id)) ?? inside[0]!).id)}
-                  className={`flex min-h-10 w-full items-center justify-between gap-3 border-b-2 px-3 text-left pointer-coarse:min-h-11 ${pocket === open ? "border-leaf bg-leaf-soft font-bold" : "border-rule hover:bg-leaf-soft"}`}>
-                  {STOW_NAMES[pocket]} <span className="num text-sm text-muted">{togo === 0 ? <span aria-label="done">✓</span> : togo}</span>
+                  className={`flex min-h-10 w-full items-center justify-between gap-3 border-b-2 px-3 text-left pointer-coarse:min-h-11 ${pocket === open ? "border-leaf bg-leaf-soft font-bold" : "border-rule hover:bg-leaf-soft"}`}
+                >
+                  {STOW_NAMES[pocket]}{" "}
+                  <span className="num text-sm text-muted">
+                    {togo === 0 ? <span aria-label="done">✓</span> : togo}
+                  </span>
                 </button>
               </li>
             );
@@ -172,15 +238,56 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
         <div>
           <ul aria-label={STOW_NAMES[open]} className="border-t-2 border-ink">
             {rows.map((thing) => (
-              <ThingRow key={thing.id} thing={thing} mark={marks.get(thing.id) ?? null} draft={drafts.get(thing.id)} focused={thing.id === focus} panel={panel?.item === thing.id ? panel.kind : null}
-                onFocus={() => setFocus(thing.id)} onUse={(use) => { byKeys.current = false; setFocus(thing.id); markUse(thing, use); }} onFail={() => { setFocus(thing.id); fail(thing); }} onSay={(more) => say(thing, more)}
-                onPanel={(kind) => { setFocus(thing.id); setPanel(kind ? { item: thing.id, kind } : null); }} />
+              <ThingRow
+                key={thing.id}
+                thing={thing}
+                mark={marks.get(thing.id) ?? null}
+                draft={drafts.get(thing.id)}
+                focused={thing.id === focus}
+                panel={panel?.item === thing.id ? panel.kind : null}
+                onFocus={() => setFocus(thing.id)}
+                onUse={(use) => {
+                  byKeys.current = false;
+                  setFocus(thing.id);
+                  markUse(thing, use);
+                }}
+                onFail={() => {
+                  setFocus(thing.id);
+                  fail(thing);
+                }}
+                onSay={(more) => say(thing, more)}
+                onPanel={(kind) => {
+                  setFocus(thing.id);
+                  setPanel(kind ? { item: thing.id, kind } : null);
+                }}
+              />
             ))}
           </ul>
           <div className="mt-3 flex flex-wrap items-center gap-3">
-            {rows.some((thing) => !marks.get(thing.id)) && <button type="button" className="btn" onClick={restUsed}>The rest of this pocket was used <span className="kbd hidden tabs:inline-block">Shift U</span></button>}
-            {rows.every((thing) => marks.get(thing.id)) && left > 0 && <button type="button" className="btn btn-leaf" onClick={() => setFocus(things.find((thing) => !marks.get(thing.id))!.id)}>Next pocket</button>}
-            {left === 0 && <p className="flex flex-wrap items-center gap-3 font-semibold"><a href="#look-back" className="btn btn-leaf">Look back</a><Link href="/verdicts" className="btn">What follows from it</Link></p>}
+            {rows.some((thing) => !marks.get(thing.id)) && (
+              <button type="button" className="btn" onClick={restUsed}>
+                The rest of this pocket was used <span className="kbd hidden tabs:inline-block">Shift U</span>
+              </button>
+            )}
+            {rows.every((thing) => marks.get(thing.id)) && left > 0 && (
+              <button
+                type="button"
+                className="btn btn-leaf"
+                onClick={() => setFocus(things.find((thing) => !marks.get(thing.id))!.id)}
+              >
+                Next pocket
+              </button>
+            )}
+            {left === 0 && (
+              <p className="flex flex-wrap items-center gap-3 font-semibold">
+                <a href="#look-back" className="btn btn-leaf">
+                  Look back
+                </a>
+                <Link href="/verdicts" className="btn">
+                  What follows from it
+                </Link>
+              </p>
+            )}
           </div>
         </div>
       </div>

@@ -4,7 +4,7 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { z } from "zod";
 import { findKind, KINDS } from "@/core/kinds";
-import type { Item} from "@/core/model";
+import type { Item } from "@/core/model";
 import { Consequence, ItemState, JOBS, Load, STOWS, TRIGGERS, type Job, type Trigger } from "@/core/model";
 import { saveItem } from "@/app/shelf/actions";
 import { Field, SelectField, TextField } from "@/ui/field";
@@ -16,9 +16,29 @@ type FileItem = z.input<typeof Item>;
 
 /** The item as the form holds it: texts, blank for "as its kind" or "nobody knows". */
 interface Values {
-  name: string; kind: string; weight: string; weighed: string; stow: string; bag: string; load: string; cover: string; consequence: string; pieces: string; past: string;
-  openingDistance: string; openingNights: string; acquired: string; price: string; warranty: string; expires: string; state: string; since: string; slot: string; note: string;
-  jobs: string[]; triggers: string[];
+  name: string;
+  kind: string;
+  weight: string;
+  weighed: string;
+  stow: string;
+  bag: string;
+  load: string;
+  cover: string;
+  consequence: string;
+  pieces: string;
+  past: string;
+  openingDistance: string;
+  openingNights: string;
+  acquired: string;
+  price: string;
+  warranty: string;
+  expires: string;
+  state: string;
+  since: string;
+  slot: string;
+  note: string;
+  jobs: string[];
+  triggers: string[];
 }
 
 const blank = (value: unknown) => (value === null || value === undefined ? "" : String(value));
@@ -26,10 +46,29 @@ const blank = (value: unknown) => (value === null || value === undefined ? "" : 
 function toValues(item: FileItem): Values {
   const { jobs, triggers, opening } = item;
   return {
-    name: item.name, kind: item.kind, weight: blank(item.weight), weighed: item.weighed ?? "measured", stow: blank(item.stow), bag: blank(item.bag), load: blank(item.load),
-    cover: item.cover === null || item.cover === undefined ? "" : item.cover ? "yes" : "no", consequence: blank(item.consequence), pieces: blank(item.pieces ?? 1), past: item.past ?? "new",
-    openingDistance: blank(opening?.distance), openingNights: blank(opening?.nights), acquired: blank(item.acquired), price: blank(item.price), warranty: blank(item.warranty),
-    expires: blank(item.expires), state: item.state ?? "active", since: blank(item.since), slot: blank(item.slot), note: item.note ?? "", jobs: jobs ?? [], triggers: triggers ?? [],
+    name: item.name,
+    kind: item.kind,
+    weight: blank(item.weight),
+    weighed: item.weighed ?? "measured",
+    stow: blank(item.stow),
+    bag: blank(item.bag),
+    load: blank(item.load),
+    cover: item.cover === null || item.cover === undefined ? "" : item.cover ? "yes" : "no",
+    consequence: blank(item.consequence),
+    pieces: blank(item.pieces ?? 1),
+    past: item.past ?? "new",
+    openingDistance: blank(opening?.distance),
+    openingNights: blank(opening?.nights),
+    acquired: blank(item.acquired),
+    price: blank(item.price),
+    warranty: blank(item.warranty),
+    expires: blank(item.expires),
+    state: item.state ?? "active",
+    since: blank(item.since),
+    slot: blank(item.slot),
+    note: item.note ?? "",
+    jobs: jobs ?? [],
+    triggers: triggers ?? [],
   };
 }
 
@@ -37,22 +76,56 @@ const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
 
 function toItem(id: string, v: Values, was: FileItem): unknown {
   return {
-    ...was, id, name: v.name, kind: v.kind, weight: orNull(v.weight), weighed: v.weighed, stow: orNull(v.stow), bag: v.stow === "bag" ? orNull(v.bag) : null, load: orNull(v.load),
-    cover: v.cover === "" ? null : v.cover === "yes", consequence: orNull(v.consequence), pieces: Number(v.pieces), past: v.past,
-    opening: v.past === "known" ? { distance: orNull(v.openingDistance), nights: Number(v.openingNights || 0), days: was.opening?.days ?? 0 } : null,
-    acquired: orNull(v.acquired), price: v.price.trim() === "" ? null : Number(v.price.replace(",", ".")), warranty: orNull(v.warranty), expires: orNull(v.expires),
-    state: v.state, since: orNull(v.since), slot: orNull(v.slot), note: v.note, jobs: v.jobs.length ? v.jobs : null, triggers: v.triggers.length ? v.triggers : null,
+    ...was,
+    id,
+    name: v.name,
+    kind: v.kind,
+    weight: orNull(v.weight),
+    weighed: v.weighed,
+    stow: orNull(v.stow),
+    bag: v.stow === "bag" ? orNull(v.bag) : null,
+    load: orNull(v.load),
+    cover: v.cover === "" ? null : v.cover === "yes",
+    consequence: orNull(v.consequence),
+    pieces: Number(v.pieces),
+    past: v.past,
+    opening:
+      v.past === "known"
+        ? {
+            distance: orNull(v.openingDistance),
+            nights: Number(v.openingNights || 0),
+            days: was.opening?.days ?? 0,
+          }
+        : null,
+    acquired: orNull(v.acquired),
+    price: v.price.trim() === "" ? null : Number(v.price.replace(",", ".")),
+    warranty: orNull(v.warranty),
+    expires: orNull(v.expires),
+    state: v.state,
+    since: orNull(v.since),
+    slot: orNull(v.slot),
+    note: v.note,
+    jobs: v.jobs.length ? v.jobs : null,
+    triggers: v.triggers.length ? v.triggers : null,
   };
 }
 
 export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (readonly [string, string])[] }) {
   const router = useRouter();
-  const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(toValues(item), (values, sure) => saveItem(toItem(item.id, values, item), sure), () => {
-    tellOtherTabs();
-    router.push(`/item/${item.id}`);
-    router.refresh();
-  });
-  const { register, watch, formState: { errors } } = form;
+  const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
+    toValues(item),
+    (values, sure) => saveItem(toItem(item.id, values, item), sure),
+    () => {
+      tellOtherTabs();
+      router.push(`/item/${item.id}`);
+      router.refresh();
+    },
+  );
+  const {
+    register,
+    watch,
+    formState: { errors },
+  } = form;
   const kind = findKind(watch("kind"));
   const error = (name: string) => (errors as Record<string, { message?: string } | undefined>)[name]?.message;
   const asKind = (value: string | undefined) => ["", `as its kind: ${value ?? "–"}`] as const;
@@ -60,56 +133,182 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
     <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
       <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
         <Field label="Name" {...register("name")} error={error("name")} className="sm:col-span-2" />
-        <SelectField label="Kind" {...register("kind")} error={error("kind")} options={KINDS.map(({ id }) => id)} />
-        <Field label="Weight" {...register("weight")} error={error("weight")} hint="312 g, 9.6 oz or 2 lb 3 oz" />
-        <SelectField label="Weighed" {...register("weighed")} options={[["measured", "on my scale"], ["claimed", "as claimed"]]} />
-        <Field label="Pieces" inputMode="numeric" {...register("pieces")} error={error("pieces")} hint="a set of like pieces: 8 stakes" />
-        <SelectField label="Where it rides" {...register("stow")} options={[asKind(kind && STOW_NAMES[kind.stow].toLowerCase()), ...STOWS.map((stow) => [stow, STOW_NAMES[stow].toLowerCase()] as const)]} />
-        {watch("stow") === "bag" && <SelectField label="Inside" {...register("bag")} error={error("bag")} options={[["", "–"], ...bags]} />}
-        <Field label="Slot" {...register("slot")} error={error("slot")} hint="one job filled by one thing after another: walking shoes" />
+        <SelectField
+          label="Kind"
+          {...register("kind")}
+          error={error("kind")}
+          options={KINDS.map(({ id }) => id)}
+        />
+        <Field
+          label="Weight"
+          {...register("weight")}
+          error={error("weight")}
+          hint="312 g, 9.6 oz or 2 lb 3 oz"
+        />
+        <SelectField
+          label="Weighed"
+          {...register("weighed")}
+          options={[
+            ["measured", "on my scale"],
+            ["claimed", "as claimed"],
+          ]}
+        />
+        <Field
+          label="Pieces"
+          inputMode="numeric"
+          {...register("pieces")}
+          error={error("pieces")}
+          hint="a set of like pieces: 8 stakes"
+        />
+        <SelectField
+          label="Where it rides"
+          {...register("stow")}
+          options={[
+            asKind(kind && STOW_NAMES[kind.stow].toLowerCase()),
+            ...STOWS.map((stow) => [stow, STOW_NAMES[stow].toLowerCase()] as const),
+          ]}
+        />
+        {watch("stow") === "bag" && (
+          <SelectField
+            label="Inside"
+            {...register("bag")}
+            error={error("bag")}
+            options={[["", "–"], ...bags]}
+          />
+        )}
+        <Field
+          label="Slot"
+          {...register("slot")}
+          error={error("slot")}
+          hint="one job filled by one thing after another: walking shoes"
+        />
       </div>
       <fieldset>
         <legend className="mb-2 font-head text-lg font-bold">How it is judged</legend>
         <div className="grid gap-4 sm:grid-cols-3">
-          <SelectField label="Counts as" {...register("load")} options={[asKind(kind?.load), ...Load.options]} />
-          <SelectField label="Cover" {...register("cover")} hint="carried in the hope of not needing it" options={[asKind(kind && (kind.cover ? "yes" : "no")), "yes", "no"]} />
-          <SelectField label="If it were missing" {...register("consequence")} options={[asKind(kind?.consequence), ...Consequence.options]} />
+          <SelectField
+            label="Counts as"
+            {...register("load")}
+            options={[asKind(kind?.load), ...Load.options]}
+          />
+          <SelectField
+            label="Cover"
+            {...register("cover")}
+            hint="carried in the hope of not needing it"
+            options={[asKind(kind && (kind.cover ? "yes" : "no")), "yes", "no"]}
+          />
+          <SelectField
+            label="If it were missing"
+            {...register("consequence")}
+            options={[asKind(kind?.consequence), ...Consequence.options]}
+          />
         </div>
-        <Ticks label="Called for by" all={TRIGGERS} kinds={kind?.triggers ?? []} name="triggers" register={register("triggers")} />
+        <Ticks
+          label="Called for by"
+          all={TRIGGERS}
+          kinds={kind?.triggers ?? []}
+          name="triggers"
+          register={register("triggers")}
+        />
         <Ticks label="Jobs" all={JOBS} kinds={kind?.jobs ?? []} name="jobs" register={register("jobs")} />
       </fieldset>
       <fieldset>
         <legend className="mb-2 font-head text-lg font-bold">Its life so far</legend>
         <div className="grid gap-4 sm:grid-cols-3">
-          <SelectField label="Before this log" {...register("past")} options={[["new", "new"], ["known", "used, and I know how much"], ["unknown", "used, nobody knows how much"]]} />
-          {watch("past") === "known" && <>
-            <Field label="Walked before" {...register("openingDistance")} error={error("opening.distance")} hint="540 km or 335 mi" />
-            <Field label="Nights before" inputMode="decimal" {...register("openingNights")} error={error("opening.nights")} />
-          </>}
+          <SelectField
+            label="Before this log"
+            {...register("past")}
+            options={[
+              ["new", "new"],
+              ["known", "used, and I know how much"],
+              ["unknown", "used, nobody knows how much"],
+            ]}
+          />
+          {watch("past") === "known" && (
+            <>
+              <Field
+                label="Walked before"
+                {...register("openingDistance")}
+                error={error("opening.distance")}
+                hint="540 km or 335 mi"
+              />
+              <Field
+                label="Nights before"
+                inputMode="decimal"
+                {...register("openingNights")}
+                error={error("opening.nights")}
+              />
+            </>
+          )}
           <Field label="Got on" type="date" {...register("acquired")} error={error("acquired")} />
           <Field label="Price" inputMode="decimal" {...register("price")} error={error("price")} />
           <Field label="Warranty until" type="date" {...register("warranty")} error={error("warranty")} />
-          <Field label="Date on the label" type="date" {...register("expires")} error={error("expires")} hint="expiry, battery" />
+          <Field
+            label="Date on the label"
+            type="date"
+            {...register("expires")}
+            error={error("expires")}
+            hint="expiry, battery"
+          />
           <SelectField label="State" {...register("state")} options={ItemState.options} />
-          {watch("state") !== "active" && <Field label="Since" type="date" {...register("since")} error={error("since")} />}
+          {watch("state") !== "active" && (
+            <Field label="Since" type="date" {...register("since")} error={error("since")} />
+          )}
         </div>
         <TextField label="Note" {...register("note")} error={error("note")} className="mt-4" />
       </fieldset>
-      {wrong && <p role="alert" className="error">{wrong}</p>}
-      {ask
-        ? <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">{ask} <button type="button" className="btn" onClick={submit(true)}>Yes, save it</button></p>
-        : <div className="flex gap-2"><button className="btn btn-leaf" disabled={busy}>Save</button><Link href={`/item/${item.id}`} className="btn btn-plain">Leave it as it was</Link></div>}
+      {wrong && (
+        <p role="alert" className="error">
+          {wrong}
+        </p>
+      )}
+      {ask ? (
+        <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">
+          {ask}{" "}
+          <button type="button" className="btn" onClick={submit(true)}>
+            Yes, save it
+          </button>
+        </p>
+      ) : (
+        <div className="flex gap-2">
+          <button className="btn btn-leaf" disabled={busy}>
+            Save
+          </button>
+          <Link href={`/item/${item.id}`} className="btn btn-plain">
+            Leave it as it was
+          </Link>
+        </div>
+      )}
     </form>
   );
 }
 
 /** Tick some, or none: then it is as the kind has it. */
-function Ticks({ label, all, kinds, name, register }: { label: string; all: readonly (Trigger | Job)[]; kinds: readonly string[]; name: string; register: ReturnType<ReturnType<typeof useAnsweredForm<Values, undefined>>["form"]["register"]> }) {
+function Ticks({
+  label,
+  all,
+  kinds,
+  name,
+  register,
+}: {
+  label: string;
+  all: readonly (Trigger | Job)[];
+  kinds: readonly string[];
+  name: string;
+  register: ReturnType<ReturnType<typeof useAnsweredForm<Values, undefined>>["form"]["register"]>;
+}) {
   return (
     <details className="mt-3">
-      <summary className="label !list-item">{label} <span className="font-normal text-muted">(as its kind: {kinds.join(", ") || "–"})</span></summary>
+      <summary className="label !list-item">
+        {label} <span className="font-normal text-muted">(as its kind: {kinds.join(", ") || "–"})</span>
+      </summary>
       <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1" role="group" aria-label={label}>
-        {all.map((each) => <label key={`${name}-${each}`} className="flex min-h-8 items-center gap-1.5"><input type="checkbox" value={each} className="size-4" {...register} />{each}</label>)}
+        {all.map((each) => (
+          <label key={`${name}-${each}`} className="flex min-h-8 items-center gap-1.5">
+            <input type="checkbox" value={each} className="size-4" {...register} />
+            {each}
+          </label>
+        ))}
       </div>
     </details>
   );

@@ -14,7 +14,12 @@ export default async function EditItemPage({ params }: { params: Promise<{ id: s
   return (
     <>
       <PageHead title={`Edit ${item.name}`}>What you leave blank is as its kind has it.</PageHead>
-      <ItemForm item={Item.encode(item)} bags={book.items.filter((other) => other.id !== id && other.state === "active").map(({ id: value, name }) => [value, name] as const)} />
+      <ItemForm
+        item={Item.encode(item)}
+        bags={book.items
+          .filter((other) => other.id !== id && other.state === "active")
+          .map(({ id: value, name }) => [value, name] as const)}
+      />
     </>
   );
 }

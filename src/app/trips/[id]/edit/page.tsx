@@ -18,7 +18,13 @@ export default async function EditTripPage({ params }: { params: Promise<{ id: s
   return (
     <>
       <PageHead title={`Edit ${trip.name}`} />
-      <TripForm id={id} values={tripValues(trip, carries)} shelf={packable(book, carries)} last={null} units={book.settings.units} />
+      <TripForm
+        id={id}
+        values={tripValues(trip, carries)}
+        shelf={packable(book, carries)}
+        last={null}
+        units={book.settings.units}
+      />
     </>
   );
 }
