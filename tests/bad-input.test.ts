@@ -35,13 +35,11 @@ test("a trip's form says what is wrong by the field and keeps what was typed", (
     await save.click();
     await page.getByText("It can't be below zero").waitFor();
     expect(await page.getByLabel("Name", { exact: true }).inputValue()).toBe("Backwards");
-    await page
-      .locator("input[type=file]")
-      .setInputFiles({
-        name: "torn.gpx",
-        mimeType: "application/gpx+xml",
-        buffer: Buffer.from("<gpx><trk>"),
-      });
+    await page.locator("input[type=file]").setInputFiles({
+      name: "torn.gpx",
+      mimeType: "application/gpx+xml",
+      buffer: Buffer.from("<gpx><trk>"),
+    });
     await page.getByText(/not sound XML/).waitFor();
     await page.getByLabel("First day").fill("2026-09-13");
     await page.getByLabel("Last day").fill("2026-09-14");

@@ -43,13 +43,11 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
     for (const month of ["05", "06", "07"]) {
       await page.goto(`${app.url}/trips/new`);
       if (month === "05") {
-        await page
-          .locator("input[type=file]")
-          .setInputFiles({
-            name: "walk.gpx",
-            mimeType: "application/gpx+xml",
-            buffer: Buffer.from(gpx(400)),
-          });
+        await page.locator("input[type=file]").setInputFiles({
+          name: "walk.gpx",
+          mimeType: "application/gpx+xml",
+          buffer: Buffer.from(gpx(400)),
+        });
         await page.getByText(/400.points: 44.km/).waitFor();
         expect(await page.getByLabel("First day").inputValue()).toBe("2026-05-01");
       } else {

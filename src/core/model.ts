@@ -419,41 +419,25 @@ export type Verb = z.infer<typeof Verb>;
 /** What the owner decided about a verdict, and when to ask again. */
 export const Ruling = z.object({
   id: z.string().min(1).max(80),
-  item: ItemId.nullable()
-    .default(null)
-    .meta({
-      description: "The thing that the verdict is on; null: it is on something to add, named in `what`.",
-    }),
+  item: ItemId.nullable().default(null).meta({
+    description: "The thing that the verdict is on; null: it is on something to add, named in `what`.",
+  }),
   what: Name.nullable().default(null).meta({ description: "What was to be added." }),
   verb: Verb,
   decision: z.enum(["agree", "overrule", "later"]),
   reason: z.string().max(1000).default(""),
-  again: z
-    .int()
-    .min(1)
-    .max(50)
-    .nullable()
-    .default(null)
-    .meta({
-      description:
-        "Ask again after so many more trips with it (without it, of something to add); null: only when something new speaks.",
-    }),
+  again: z.int().min(1).max(50).nullable().default(null).meta({
+    description:
+      "Ask again after so many more trips with it (without it, of something to add); null: only when something new speaks.",
+  }),
   on: Day,
-  trips: z
-    .int()
-    .min(0)
-    .default(0)
-    .meta({
-      description:
-        "Trips that the item had been on when this was decided; of something to add, all trips walked.",
-    }),
-  troubles: z
-    .int()
-    .min(0)
-    .default(0)
-    .meta({
-      description: "Troubles that it had had by then; of something to add, times it had been missed.",
-    }),
+  trips: z.int().min(0).default(0).meta({
+    description:
+      "Trips that the item had been on when this was decided; of something to add, all trips walked.",
+  }),
+  troubles: z.int().min(0).default(0).meta({
+    description: "Troubles that it had had by then; of something to add, times it had been missed.",
+  }),
 });
 export type Ruling = z.infer<typeof Ruling>;
 

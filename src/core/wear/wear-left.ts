@@ -165,14 +165,12 @@ export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings
     return { on: outing.trip.ends, x: wear, condition: mark.condition, reading: mark.reading };
   });
   const wearBy = (day: string) => taken.findLast((each) => each.on <= day)?.x ?? atFirst;
-  const between = entries
-    .filter(isReading)
-    .map((entry) => ({
-      on: entry.on,
-      x: wearBy(entry.on),
-      condition: entry.condition,
-      reading: entry.reading,
-    }));
+  const between = entries.filter(isReading).map((entry) => ({
+    on: entry.on,
+    x: wearBy(entry.on),
+    condition: entry.condition,
+    reading: entry.reading,
+  }));
   const all = [...taken, ...between].filter(({ on }) => on >= lifted).sort((a, b) => inOrder(a.on, b.on));
   return item.rules.readings.flatMap((rule) => {
     const of = all.flatMap((each) => {
