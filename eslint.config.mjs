@@ -2,7 +2,7 @@ import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: [".next/", "node_modules/", "next-env.d.ts", "data/", "demo-data/"] },
+  { ignores: [".next/", ".stryker-tmp/", "node_modules/", "next-env.d.ts", "data/", "demo-data/"] },
   ...tseslint.configs.recommended,
   hooks.configs.flat["recommended-latest"],
   {

@@ -9,7 +9,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: "unit",
-          include: ["src/**/*.test.{ts,tsx}", "bench/**/*.test.ts"],
+          include: ["src/**/*.test.{ts,tsx}", "measure/**/*.test.ts"],
           testTimeout: 120_000,
         },
       },

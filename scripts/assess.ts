@@ -1,13 +1,21 @@
+import { format } from "date-fns";
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
+import { questionsAfter } from "@/core/ask/questions";
+import { survey, type Survey } from "@/core/decide/case";
 import { openBook, type Book } from "@/core/ledger/book";
 import type { Totals } from "@/core/ledger/totals";
 import { SchoolName } from "@/core/model";
-import { additions, saySettled, settledBy, type Addition } from "@/core/verdict/add";
-import { survey, type Survey } from "@/core/verdict/case";
-import { nearestFlip, sayFlip } from "@/core/verdict/flip";
-import { judgeAll, type Judgement, type Verdict } from "@/core/verdict/judge";
-import type { Finding, Stake } from "@/core/verdict/verdict";
+import { additions, type Addition } from "@/core/reasons/add";
+import { nearestFlip } from "@/core/reasons/flip";
+import { judgeAll, type Judgement, type Verdict } from "@/core/reasons/judge";
+import { evidenceOf } from "@/core/say/argument";
+import { CAUTIONS } from "@/core/say/cautions";
+import { sayFlip } from "@/core/say/flip";
+import { sayQuestion } from "@/core/say/questions";
+import { RULE_WORDS } from "@/core/say/rules";
+import { says, SETTLES } from "@/core/say/says";
+import { saysToAdd, settlesAddition } from "@/core/say/says-to-add";
 import { readLogFile, sayProblem } from "@/formats/log-file";
 
 /** `npm run assess -- FILE.json [--school lean|even|roomy|wary] [--today 2026-05-01]`: the verdicts, as JSON on standard output. */
@@ -29,30 +37,27 @@ async function main(): Promise<number> {
   if (text instanceof Error) return refuse(`Can't read ${positionals[0]}: ${text.message}`);
   const read = readLogFile(text);
   if (!read.ok) return refuse(read.problems.map(sayProblem).join("\n"));
-  const today = values.today ?? new Date().toISOString().slice(0, 10);
+  // The owner's local day, as in the app.
+  const today = values.today ?? format(new Date(), "yyyy-MM-dd");
   const surveyed = survey(openBook(read.log, today, school.data));
+  const { book } = surveyed;
   const judgements = judgeAll(surveyed);
   const told = [
     ...judgements.map((judgement) => tellItem(judgement, surveyed)),
-    ...additions(surveyed.book, judgements).map((addition) =>
-      tellAddition(addition, surveyed.book, judgements),
-    ),
+    ...additions(book, judgements).map((addition) => tellAddition(addition, book)),
   ];
   process.stdout.write(`${JSON.stringify(told, null, 2)}\n`);
   return 0;
 }
 
 function tellItem(judgement: Judgement, surveyed: Survey) {
-  const {
-    case: { item, totals, left, state },
-    verdicts,
-    dissent,
-  } = judgement;
+  const { case: one, verdicts, dissent } = judgement;
+  const { item, totals, left, standing, state } = one;
   return {
     id: item.id,
     name: item.name,
     kind: item.kind,
-    state,
+    state: standing === "at home" ? standing : state,
     totals: {
       carried: totals.carried,
       used: totals.used,
@@ -63,53 +68,68 @@ function tellItem(judgement: Judgement, surveyed: Survey) {
     },
     left: left && { median: left.median, low: left.low, high: left.high, givesOutNextTrip: left.givesOut },
     verdict: verdicts[0].verb,
-    verdicts: verdicts.map((verdict) =>
-      tellFinding(verdict, verdict.stake, sayFlip(nearestFlip(judgement, verdict, surveyed))),
-    ),
+    verdicts: verdicts.map((verdict) => tellVerdict(judgement, verdict, surveyed)),
     dissent,
+    questions: questionsAfter(surveyed, [judgement]).map((question) => ({
+      id: question.id,
+      asks: sayQuestion(question, item, surveyed.book),
+      answers: question.answers.map(({ word, likely }) => ({ word, likely })),
+      worth: question.worth,
+    })),
+  };
+}
+
+function tellVerdict(judgement: Judgement, verdict: Verdict, surveyed: Survey) {
+  const { verb, reason, urgency, sureness, caution, when, done, ruling, stake } = verdict;
+  return {
+    verb,
+    reason,
+    urgency,
+    sureness,
+    says: [says(judgement.case, verdict), ...(sureness === "leaning" ? [SETTLES] : [])].join(" "),
+    evidence: evidenceOf(judgement, verdict),
+    rule: RULE_WORDS[reason],
+    wouldChange: sayFlip(nearestFlip(judgement, verdict, surveyed)),
+    caution: caution ? CAUTIONS[caution] : null,
+    when: when ?? null,
+    done: done ?? false,
+    stake,
+    ruling: ruling && { decision: ruling.decision, reason: ruling.reason },
   };
 }
 
 const NOTHING: Totals["carried"] = { metres: 0, nights: 0, days: 0, trips: 0 };
 
 /** Something to add is no item yet: it has no id, no kind and no totals. */
-function tellAddition(addition: Addition, book: Book, judgements: readonly Judgement[]) {
+function tellAddition(addition: Addition, book: Book) {
+  const { verb, reason, urgency, sureness, trips, ruling, what, owned } = addition;
   return {
     id: null,
-    name: addition.what,
+    name: what,
     kind: null,
-    state: addition.owned ? "left at home" : "not owned",
+    state: owned ? "left at home" : "not owned",
     totals: { carried: NOTHING, used: NOTHING, wear: 0, wearUnit: "none", deadGramMetres: 0, spent: 0 },
     left: null,
-    verdict: addition.verb,
+    verdict: verb,
     verdicts: [
-      tellFinding(
-        addition,
-        { grams: null, deadGramMetres: 0, price: null },
-        saySettled(settledBy(addition, book, judgements)),
-      ),
+      {
+        verb,
+        reason,
+        urgency,
+        sureness,
+        says: saysToAdd(addition, book),
+        evidence: [{ text: `missed ${addition.times} times`, trips }],
+        rule: RULE_WORDS[reason],
+        wouldChange: settlesAddition(addition),
+        caution: null,
+        when: null,
+        done: false,
+        stake: { grams: null, deadGramMetres: 0, price: null },
+        ruling: ruling && { decision: ruling.decision, reason: ruling.reason },
+      },
     ],
     dissent: null,
-  };
-}
-
-function tellFinding(
-  { verb, urgency, sureness, says, evidence, rule, caution, when, ruling }: Finding & Pick<Verdict, "ruling">,
-  stake: Stake,
-  wouldChange: string,
-) {
-  return {
-    verb,
-    urgency,
-    sureness,
-    says,
-    evidence,
-    rule,
-    wouldChange,
-    caution: caution ?? null,
-    when: when ?? null,
-    stake,
-    ruling: ruling && { decision: ruling.decision, reason: ruling.reason },
+    questions: [],
   };
 }
 

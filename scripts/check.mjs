@@ -17,7 +17,7 @@ for (const [what, file, ...args] of [
     "src",
     "demo",
     "scripts",
-    "bench",
+    "measure",
     "tests",
   ],
   ["unused code", "knip/bin/knip.js"],

@@ -55,6 +55,7 @@ export interface Exported {
     readonly made?: readonly string[];
     readonly missed?: readonly object[];
     readonly felt?: readonly object[];
+    readonly waved?: readonly string[];
     readonly supplies?: readonly object[];
   }[];
   readonly entries: readonly Readonly<Record<string, unknown>>[];

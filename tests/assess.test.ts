@@ -8,7 +8,11 @@ import { openBrowser } from "./launch";
 interface Told {
   readonly name: string;
   readonly verdict: string;
-  readonly verdicts: readonly { readonly wouldChange: string; readonly evidence: readonly object[] }[];
+  readonly verdicts: readonly {
+    readonly wouldChange: string;
+    readonly evidence: readonly object[];
+    readonly done?: boolean;
+  }[];
 }
 
 const assess = (...args: string[]) =>
@@ -43,7 +47,7 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
     expect(told.at(-1)).toMatchObject({
       name: "Sit mat",
       verdict: "add",
-      verdicts: [{ wouldChange: "One bought, and on the shelf: then it is settled." }],
+      verdicts: [{ wouldChange: "One bought and on the shelf: then it is settled." }],
     });
     expect(
       told.every(
@@ -58,7 +62,9 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
 
     const browser = await openBrowser();
     const { page } = await openPage(browser, `${app.url}/verdicts`);
-    for (const item of told.filter((each) => ["drop", "replace", "add"].includes(each.verdict))) {
+    for (const item of told.filter(
+      (each) => ["drop", "replace", "add"].includes(each.verdict) && !each.verdicts[0]!.done,
+    )) {
       expect(
         await page.getByRole("article", { name: `${item.verdict} ${item.name}`, exact: true }).count(),
         item.name,

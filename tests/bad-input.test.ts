@@ -72,7 +72,7 @@ test("an item's form, too; and a unit switched keeps 9.6 oz as 9.6 oz", () =>
       })
       .toMatch(/9\.6.oz/);
     expect((await exported(app)).items.find((item) => item.id === "pillow")).toMatchObject({
-      weight: "9.6 oz",
+      weights: [{ weight: "68 g" }, { weight: "9.6 oz" }],
     });
     await page.close();
   }));

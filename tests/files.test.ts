@@ -56,7 +56,10 @@ test("a list in any column order comes in whole or not at all, its doubles left 
     await page.getByRole("link", { name: "Ear plugs", exact: true }).waitFor();
     const items = (await exported(app)).items;
     expect(items).toHaveLength(80);
-    expect(items.find((item) => item.name === "Ear plugs")).toMatchObject({ weight: "0.5 oz", stow: "lid" });
+    expect(items.find((item) => item.name === "Ear plugs")).toMatchObject({
+      weights: [{ weight: "0.5 oz" }],
+      stow: "lid",
+    });
     const csv = await (await fetch(`${app.url}/api/shelf.csv`)).text();
     expect(csv.split("\r\n")).toHaveLength(82);
     await page.close();

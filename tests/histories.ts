@@ -1,6 +1,18 @@
 import fc from "fast-check";
-import { KINDS } from "@/core/kinds";
-import { Cause, Consequence, Strength, Trouble, Use, WhyUnused, type Log } from "@/core/model";
+import { KINDS } from "@/core/trade/kinds";
+import {
+  Cause,
+  ComplaintWhat,
+  Consequence,
+  Frost,
+  OwnerCall,
+  Strength,
+  Symptom,
+  Trouble,
+  Use,
+  WhyUnused,
+  type Log,
+} from "@/core/model";
 import { FORMAT, readLogFile, sayProblem, VERSION } from "@/formats/log-file";
 
 /** A log from a file in the open format; throws where it is not one. */
@@ -11,24 +23,45 @@ export function logOf(file: object): Log {
 }
 
 const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
-const STAYS = Trouble.options.filter((trouble) =>
-  ["nuisance", "damaged", "failed", "sent home"].includes(trouble),
+
+const few = <T>(values: readonly T[]) => fc.uniqueArray(fc.constantFrom(...values), { maxLength: 2 });
+
+/** Any mark of a thing that stays: what is lost or worn out can't be carried on. */
+export const anyMark = fc.record(
+  {
+    use: fc.constantFrom(...Use.options),
+    troubles: few(Trouble.options),
+    symptoms: few(Symptom.options),
+    complaints: fc.array(
+      fc.record({
+        what: fc.constantFrom(...ComplaintWhat.options),
+        on: fc.option(fc.constantFrom("rain", "rock")),
+      }),
+      { maxLength: 2 },
+    ),
+    exit: fc.option(fc.record({ how: fc.constantFrom("sent home", "posted ahead"), for: fc.constant(null) })),
+    why: maybe(fc.constantFrom(...WhyUnused.options)),
+    cause: maybe(fc.constantFrom(...Cause.options)),
+    at: fc.option(fc.record({ leg: fc.constant("leg-1"), distance: fc.constant("12 km") })),
+    fix: maybe(fc.constantFrom("patched", "swapped", "went without")),
+    cost: maybe(fc.constantFrom("nothing", "discomfort", "a day", "the trip")),
+    condition: maybe(fc.integer({ min: 0, max: 5 })),
+    reading: maybe(
+      fc.record({ what: fc.constantFrom("tread", "flow", "loft"), value: fc.integer({ min: 0, max: 100 }) }),
+    ),
+    days: maybe(fc.integer({ min: 0, max: 10 })),
+    pieces: maybe(fc.integer({ min: 0, max: 3 })),
+    enough: maybe(fc.integer({ min: 0, max: 4 })),
+    left: maybe(fc.constantFrom(0, 0.25, 1)),
+    frost: maybe(fc.constantFrom(...Frost.options)),
+    call: maybe(fc.constantFrom(...OwnerCall.options)),
+    where: maybe(fc.constantFrom("", "at the ford")),
+    note: maybe(fc.string({ maxLength: 12 })),
+  },
+  { requiredKeys: ["use"] },
 );
 
-const markOf = (item: string) =>
-  fc.record(
-    {
-      item: fc.constant(item),
-      use: fc.constantFrom(...Use.options),
-      trouble: maybe(fc.constantFrom(...STAYS)),
-      why: maybe(fc.constantFrom(...WhyUnused.options)),
-      cause: maybe(fc.constantFrom(...Cause.options)),
-      condition: maybe(fc.integer({ min: 0, max: 5 })),
-      froze: maybe(fc.boolean()),
-      note: maybe(fc.string({ maxLength: 12 })),
-    },
-    { requiredKeys: ["item", "use"] },
-  );
+const markOf = (item: string) => anyMark.map((mark) => ({ ...mark, item }));
 
 const strengths = fc.dictionary(
   fc.constantFrom("rain", "cold", "freezing", "heat", "sun", "bugs", "snow or ice", "wind", "dry stretch"),

@@ -1,12 +1,15 @@
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName, Verb } from "@/core/model";
-import { judge } from "@/core/verdict/judge";
+import { judge, type Judgement } from "@/core/reasons/judge";
+import { says } from "@/core/say/says";
 import { logOf } from "./histories";
 
 export const TODAY = "2026-11-24";
 export const verdicts = (log: Log, school?: SchoolName) => judge(openBook(log, TODAY, school));
+/** The leading verdict, with its sentence. */
+const toldLead = ({ case: one, verdicts: [first] }: Judgement) => ({ ...first, says: says(one, first) });
 export const lead = (file: object, name: string, school?: SchoolName) =>
-  verdicts(logOf(file), school).find(({ case: { item } }) => item.name === name)!.verdicts[0];
+  toldLead(verdicts(logOf(file), school).find(({ case: { item } }) => item.name === name)!);
 export const verbs = (file: object, name: string): Verb[] =>
   verdicts(logOf(file))
     .find(({ case: { item } }) => item.name === name)!

@@ -69,8 +69,8 @@ test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept
     };
     const before = await mark("pack-cover");
     await page.locator("li[aria-label^='Pack cover']").waitFor();
-    await page.keyboard.press("f");
-    for (const digit of ["2", "5", "1", "2"]) await page.keyboard.press(digit); // damaged, poor design, patched, discomfort
+    await page.keyboard.press("t");
+    for (const key of ["2", "ArrowRight", "5", "1", "2"]) await page.keyboard.press(key); // damaged, nothing to be seen, poor design, patched, discomfort
     await page.keyboard.press("3");
     await page.keyboard.press("c");
     await page.keyboard.press("3"); // leave
@@ -79,8 +79,8 @@ test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept
     await page.keyboard.press("Enter");
     await page.getByText("blew off the pass").waitFor();
     expect(await mark("pack-cover")).toMatchObject({
-      use: "used",
-      trouble: "damaged",
+      use: before.use,
+      troubles: ["damaged"],
       cause: "poor design",
       fix: "patched",
       cost: "discomfort",
@@ -94,9 +94,42 @@ test("failing, why, condition, call, note, exit, undo: all by keyboard, all kept
     await page.keyboard.press("ArrowDown");
     await page.keyboard.press("e");
     await page.keyboard.press("1");
-    expect(await mark("rain-shell")).toMatchObject({ trouble: "lost" });
+    expect(await mark("rain-shell")).toMatchObject({ exit: { how: "lost" } });
     await page.keyboard.press("?");
     await page.getByRole("dialog", { name: "Keys for unpacking" }).waitFor();
+    await page.close();
+  }));
+
+test("what is to be seen, what was wrong, what a note sounds like: a key or a press each, and a use never wipes it", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    const mark = async () => {
+      await saved(page);
+      return (await exported(app)).trips
+        .find((each) => each.id === trip)!
+        .marks.find((each) => each.item === "rain-shell")!;
+    };
+    await page.locator("li[aria-label^='Rain shell']").click();
+    await page.keyboard.press("f");
+    // Failed already: a key keeps it. Then the first that may be seen on its kind.
+    for (const key of ["3", "1"]) await page.keyboard.press(key);
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("x");
+    await page.keyboard.press("1");
+    await page.keyboard.press("Enter");
+    await page.keyboard.type("torn at the cuff");
+    await page.getByRole("group", { name: "It sounds like" }).getByRole("button", { name: "torn" }).click();
+    await page.keyboard.press("Enter");
+    await page.keyboard.press("u");
+    expect(await mark()).toMatchObject({
+      use: "used",
+      troubles: ["failed"],
+      symptoms: ["lets water in", "torn"],
+      complaints: [{ what: "too heavy" }],
+      note: "torn at the cuff",
+    });
+    expect(faults).toEqual([]);
     await page.close();
   }));
 
@@ -257,7 +290,7 @@ test("the nights and what came home are told at the end, refused where they can'
     await expect
       .poll(async () => {
         const { felt, supplies } = await kept();
-        return [felt?.length, supplies?.length];
+        return [felt?.length ?? 0, supplies?.length];
       })
       .toEqual([0, 1]);
     await expectAccessible(page);

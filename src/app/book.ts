@@ -2,9 +2,9 @@ import { format } from "date-fns";
 import { cache } from "react";
 import { openBook, type Book } from "@/core/ledger/book";
 import type { Log } from "@/core/model";
-import { additions, type Addition } from "@/core/verdict/add";
-import { survey, type Survey } from "@/core/verdict/case";
-import { judgeAll, type Judgement, type Verdict } from "@/core/verdict/judge";
+import { additions, type Addition } from "@/core/reasons/add";
+import { survey, type Survey } from "@/core/decide/case";
+import { judgeAll, type Judgement, type Verdict } from "@/core/reasons/judge";
 import { store } from "@/data/connection";
 import { readLog } from "@/data/log";
 
@@ -28,8 +28,9 @@ export const readBook = cache(
   },
 );
 
+/** Agreed is not done: it stays counted until it is. */
 const isPressing = ({ ruling, urgency }: Pick<Verdict, "ruling" | "urgency">) =>
-  ruling === null && (urgency === "now" || urgency === "before next trip");
+  (ruling === null || ruling.decision === "agree") && (urgency === "now" || urgency === "before next trip");
 
 /** How many things want something done before the next trip, and have not been ruled on. */
 export const pressingCount = (judgements: readonly Judgement[], toAdd: readonly Addition[]) =>

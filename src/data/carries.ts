@@ -1,23 +1,30 @@
 import { z } from "zod";
-import { Carry, ItemId, Mark, TripId } from "@/core/model";
 import { groupBy } from "@/core/ledger/group";
+import { Carry, ItemId, Mark, TripId } from "@/core/model";
+import { columnsOf } from "./columns";
 import type { Db } from "./db";
 
 const Row = z.object({
-  ...Mark.shape, use: Mark.shape.use.nullable(),
-  trip: TripId, item: ItemId, legs: Carry.shape.legs,
+  ...Mark.shape,
+  use: Mark.shape.use.nullable(),
+  trip: TripId,
+  item: ItemId,
+  legs: Carry.shape.legs,
 });
 export interface TripCarry extends Carry {
   readonly trip: TripId;
 }
 
-const COLUMNS = `trip, item, legs, use, trouble, why, cause, place as "where", fix, cost, condition, reading, days, pieces, froze, call, note`;
+const COLUMNS = columnsOf(Row.shape, { key: ["trip", "item"] });
 
 /** What was carried on one trip, or by one item; oldest trip first, then in shelf order. */
-export async function carriesOf(db: Db, of: { readonly trip: TripId } | { readonly item: ItemId }): Promise<TripCarry[]> {
+export async function carriesOf(
+  db: Db,
+  of: { readonly trip: TripId } | { readonly item: ItemId },
+): Promise<TripCarry[]> {
   const [column, id] = "trip" in of ? ["trip", of.trip] : ["item", of.item];
   const { rows } = await db.query(
-    `select ${COLUMNS.replace(/\b(trip|item|note|cost|pieces)\b/g, "c.$1")}
+    `select ${COLUMNS.read("c")}
        from carry c join item i on i.id = c.item join trip t on t.id = c.trip
       where c.${column} = $1
       order by t.starts, t.ends, t.id, i.position`,
@@ -48,9 +55,22 @@ const PLAIN_MARKS: ReadonlyMap<string, Mark | null> = new Map<string, Mark | nul
  * and these in one JSON text, which the driver has not to take apart.
  */
 export async function allCarries(db: Db, items: readonly ItemId[]): Promise<ReadonlyMap<TripId, Carry[]>> {
-  const { rows: [packedRows] } = await db.query(`select coalesce(json_agg(told), '[]')::text as told from (select ${COLUMNS} from carry where plain is null) told`);
-  const told = groupBy((JSON.parse(String(packedRows!.told)) as unknown[]).map(toCarry), (carry) => carry.item);
-  const packed = new Map((await db.query("select item, string_agg(plain || trip, ' ') as marks from carry where plain is not null group by item")).rows.map((row) => [row.item as ItemId, String(row.marks).split(" ")]));
+  const {
+    rows: [packedRows],
+  } = await db.query(
+    `select coalesce(json_agg(told), '[]')::text as told from (select ${COLUMNS.read("c")} from carry c where plain is null) told`,
+  );
+  const told = groupBy(
+    (JSON.parse(String(packedRows!.told)) as unknown[]).map(toCarry),
+    (carry) => carry.item,
+  );
+  const packed = new Map(
+    (
+      await db.query(
+        "select item, string_agg(plain || trip, ' ') as marks from carry where plain is not null group by item",
+      )
+    ).rows.map((row) => [row.item as ItemId, String(row.marks).split(" ")]),
+  );
   const byTrip = new Map<TripId, Carry[]>();
   const put = (trip: TripId, carry: Carry) => {
     const carries = byTrip.get(trip);
@@ -68,26 +88,29 @@ export async function allCarries(db: Db, items: readonly ItemId[]): Promise<Read
   return byTrip;
 }
 
+/** What stands in the columns of a thing that has not been marked yet. */
+const UNMARKED = { ...Mark.encode(Mark.parse({ use: "used" })), use: null };
+
 /** Puts things in the pack of a trip, with or without their marks, in place of what was known of them there. */
 export async function saveCarries(db: Db, trip: TripId, carries: readonly Carry[]): Promise<void> {
-  const rows = carries.map(({ item, legs, mark }) => {
-    const { where, ...rest } = mark ?? { where: "", note: "" };
-    return { trip, item, legs, place: where, ...rest };
-  });
+  const rows = carries.map(({ item, legs, mark }) => ({
+    trip,
+    item,
+    legs,
+    ...(mark ? Mark.encode(mark) : UNMARKED),
+  }));
   await db.query(
-    `insert into carry (trip, item, legs, use, trouble, why, cause, place, fix, cost, condition, reading, days, pieces, froze, call, note)
-     select trip, item, legs, use, trouble, why, cause, place, fix, cost, condition, reading, days, pieces, froze, call, note
-       from jsonb_populate_recordset(null::carry, $1::jsonb)
-     on conflict (item, trip) do update set
-       legs = excluded.legs, use = excluded.use, trouble = excluded.trouble, why = excluded.why, cause = excluded.cause, place = excluded.place, fix = excluded.fix,
-       cost = excluded.cost, condition = excluded.condition, reading = excluded.reading, days = excluded.days, pieces = excluded.pieces,
-       froze = excluded.froze, call = excluded.call, note = excluded.note`,
+    `insert into carry (${COLUMNS.names}) select ${COLUMNS.names} from jsonb_populate_recordset(null::carry, $1::jsonb)
+     on conflict (item, trip) do update set ${COLUMNS.set}`,
     [JSON.stringify(rows)],
   );
 }
 
 /** Sets or clears one mark; an item not yet in the trip's pack is put there. */
-export async function saveMark(db: Db, { trip, item, mark }: { trip: TripId; item: ItemId; mark: Mark | null }): Promise<void> {
+export async function saveMark(
+  db: Db,
+  { trip, item, mark }: { trip: TripId; item: ItemId; mark: Mark | null },
+): Promise<void> {
   const { rows } = await db.query("select legs from carry where trip = $1 and item = $2", [trip, item]);
   await saveCarries(db, trip, [{ item, legs: Carry.shape.legs.parse(rows[0]?.legs ?? null), mark }]);
 }

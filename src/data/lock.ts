@@ -5,7 +5,9 @@ import lockfile from "proper-lockfile";
 /** Two processes on one PGlite folder lose each other's rows without a word, so the second is turned away. */
 class FolderInUse extends Error {
   constructor(folder: string, pid: string) {
-    super(`Nettle Tally is already open on ${folder}${pid ? ` (process ${pid})` : ""}. Close it first, or set NETTLE_DATA to another folder.`);
+    super(
+      `Nettle Tally is already open on ${folder}${pid ? ` (process ${pid})` : ""}. Close it first, or set NETTLE_DATA to another folder.`,
+    );
     this.name = "FolderInUse";
   }
 }
@@ -22,13 +24,18 @@ export async function lockFolder(folder: string): Promise<() => Promise<void>> {
   const lockfilePath = path.join(folder, "lock");
   const holderPath = path.join(folder, "holder");
   const options = {
-    lockfilePath, stale: STALE_MS, update: 2000,
+    lockfilePath,
+    stale: STALE_MS,
+    update: 2000,
     onCompromised: (error: Error) => {
-      console.error(`Nettle Tally lost its hold on ${folder} and stops, so that nothing is written twice: ${error.message}`);
+      console.error(
+        `Nettle Tally lost its hold on ${folder} and stops, so that nothing is written twice: ${error.message}`,
+      );
       process.exit(4);
     },
   };
-  const take = async (retries: number) => lockfile.lock(folder, { ...options, retries: { retries, factor: 1, minTimeout: 500 } });
+  const take = async (retries: number) =>
+    lockfile.lock(folder, { ...options, retries: { retries, factor: 1, minTimeout: 500 } });
   const holder = (await readFile(holderPath, "utf8").catch(() => "")).trim();
   const release = await take(0).catch(async (error: NodeJS.ErrnoException) => {
     if (error.code !== "ELOCKED") throw error;

@@ -11,7 +11,10 @@ import { allTrips, saveTrips } from "./trips";
 export async function readLog(db: Db): Promise<Log> {
   const settings = await readSettings(db);
   const items = await allItems(db);
-  const carries = await allCarries(db, items.map((item) => item.id));
+  const carries = await allCarries(
+    db,
+    items.map((item) => item.id),
+  );
   const trips = (await allTrips(db)).map((trip) => ({ ...trip, carries: carries.get(trip.id) ?? [] }));
   return { settings, items, trips, entries: await allEntries(db), rulings: await allRulings(db) };
 }
@@ -27,7 +30,8 @@ export async function addLog(db: Db, log: Log): Promise<void> {
 
 /** Puts a log in the place of everything there. Run it in a transaction. */
 export async function replaceLog(db: Db, log: Log): Promise<void> {
-  for (const table of ["ruling", "entry", "carry", "leg", "trip", "item"]) await db.query(`delete from ${table}`);
+  for (const table of ["ruling", "entry", "carry", "leg", "trip", "item"])
+    await db.query(`delete from ${table}`);
   await addLog(db, log);
   await saveSettings(db, log.settings);
 }

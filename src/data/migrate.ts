@@ -7,7 +7,9 @@ const MIGRATIONS = path.join(process.cwd(), "src", "data", "migrations");
 
 class NewerDatabase extends Error {
   constructor(found: number, known: number) {
-    super(`This data was written by a later Nettle Tally (version ${found} of its tables; this one knows ${known}). Update the program, or choose another folder.`);
+    super(
+      `This data was written by a later Nettle Tally (version ${found} of its tables; this one knows ${known}). Update the program, or choose another folder.`,
+    );
     this.name = "NewerDatabase";
   }
 }
@@ -25,7 +27,9 @@ export async function migrate(store: Store): Promise<void> {
   if (done > files.length) throw new NewerDatabase(done, files.length);
   for (const file of files.slice(done)) {
     const n = Number(file.slice(0, 4));
-    const statements = (await readFile(path.join(MIGRATIONS, file), "utf8")).split(/;\s*$/m).filter((sql) => sql.replace(/--.*$/gm, "").trim() !== "");
+    const statements = (await readFile(path.join(MIGRATIONS, file), "utf8"))
+      .split(/;\s*$/m)
+      .filter((sql) => sql.replace(/--.*$/gm, "").trim() !== "");
     await store.transaction(async (tx) => {
       for (const sql of statements) await tx.query(sql);
       await tx.query("insert into migration (n, name) values ($1, $2)", [n, file]);

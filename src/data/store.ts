@@ -12,7 +12,15 @@ import { migrate } from "./migrate";
  *
  * @throws FolderInUse if another process holds the folder; NewerDatabase if a later version wrote it
  */
-export async function openStore({ folder, url, snapshot }: { folder: string; url?: string; snapshot?: string }): Promise<Store> {
+export async function openStore({
+  folder,
+  url,
+  snapshot,
+}: {
+  folder: string;
+  url?: string;
+  snapshot?: string;
+}): Promise<Store> {
   const store = url ? await openServer(url) : await openFolder(folder, snapshot);
   try {
     await migrate(store);
@@ -50,7 +58,10 @@ export function liteStore(lite: PGlite): Store {
   return {
     query: (sql, params) => lite.query<Record<string, unknown>>(sql, params),
     exec: (sql) => lite.exec(sql),
-    transaction: (work) => lite.transaction((tx) => work({ query: (sql, params) => tx.query<Record<string, unknown>>(sql, params) })),
+    transaction: (work) =>
+      lite.transaction((tx) =>
+        work({ query: (sql, params) => tx.query<Record<string, unknown>>(sql, params) }),
+      ),
     close: () => lite.close(),
   };
 }

@@ -1,16 +1,19 @@
 import { z } from "zod";
-import type { TripId } from "@/core/model";
-import { Leg, Trip } from "@/core/model";
+import { Leg, Trip, type TripId } from "@/core/model";
+import { columnsOf } from "./columns";
 import type { Db } from "./db";
 
 /** A trip without what was carried on it. */
 export type TripHead = Omit<Trip, "carries">;
 const TripHead = Trip.omit({ carries: true });
 
+const COLUMNS = columnsOf(TripHead.shape, { key: ["id"], dates: ["starts", "ends"], without: ["legs"] });
+const LEG = columnsOf(Leg.shape, { key: ["id"], dates: ["starts", "ends"] });
+
 const SELECT = `
-  select t.id, t.name, t.starts::text as starts, t.ends::text as ends, t.nights, t.planned, t.cut, t.conditions, t.felt, t.supplies, t.missed, t.made, t.stay, t.note,
-         coalesce((select jsonb_agg(jsonb_build_object('name', l.name, 'distance', l.distance, 'ascent', l.ascent, 'terrain', l.terrain) order by l.n)
-                     from leg l where l.trip = t.id), '[]') as legs
+  select ${COLUMNS.read("t")},
+         coalesce((select jsonb_agg(to_jsonb(told) order by told.n)
+                     from (select l.n, ${LEG.read("l")} from leg l where l.trip = t.id) told), '[]') as legs
     from trip t`;
 
 /** Oldest first. */
@@ -24,24 +27,26 @@ export async function findTrip(db: Db, id: TripId): Promise<TripHead | null> {
   return rows[0] ? TripHead.parse(rows[0]) : null;
 }
 
-/** Saves trips with their legs; what was carried stays as it is. */
+/** Saves trips with their legs; what was carried stays as it is, on the legs that bear the same id. */
 export async function saveTrips(db: Db, trips: readonly TripHead[]): Promise<void> {
-  const rows = trips.map((trip) => TripHead.encode(trip));
   await db.query(
-    `insert into trip (id, name, starts, ends, nights, planned, cut, conditions, felt, supplies, missed, made, stay, note)
-     select id, name, starts, ends, nights, planned, cut, conditions, felt, supplies, missed, made, stay, note
-       from jsonb_populate_recordset(null::trip, $1::jsonb)
-     on conflict (id) do update set
-       name = excluded.name, starts = excluded.starts, ends = excluded.ends, nights = excluded.nights, planned = excluded.planned, cut = excluded.cut,
-       conditions = excluded.conditions, felt = excluded.felt, supplies = excluded.supplies, missed = excluded.missed, made = excluded.made,
-       stay = excluded.stay, note = excluded.note`,
-    [JSON.stringify(rows)],
+    `insert into trip (${COLUMNS.names}) select ${COLUMNS.names} from jsonb_populate_recordset(null::trip, $1::jsonb)
+     on conflict (id) do update set ${COLUMNS.set}`,
+    [JSON.stringify(trips.map((trip) => TripHead.encode(trip)))],
   );
-  const legs = trips.flatMap((trip) => trip.legs.map((leg, index) => ({
-    ...Leg.encode(leg), trip: trip.id, n: index + 1, distance_m: leg.distance.m, ascent_m: leg.ascent?.m ?? null,
-  })));
+  const legs = trips.flatMap((trip) =>
+    trip.legs.map((leg, index) => ({
+      ...Leg.encode(leg),
+      trip: trip.id,
+      n: index + 1,
+      distance_m: leg.distance.m,
+      ascent_m: leg.ascent?.m ?? null,
+    })),
+  );
   await db.query("delete from leg where trip = any ($1)", [trips.map((trip) => trip.id)]);
-  await db.query("insert into leg select * from jsonb_populate_recordset(null::leg, $1::jsonb)", [JSON.stringify(legs)]);
+  await db.query("insert into leg select * from jsonb_populate_recordset(null::leg, $1::jsonb)", [
+    JSON.stringify(legs),
+  ]);
 }
 
 export async function removeTrip(db: Db, id: TripId): Promise<void> {

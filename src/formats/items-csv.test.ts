@@ -16,22 +16,30 @@ test("columns in any order, their meaning guessed, units in the column's name", 
   expect(first).toMatchObject({
     line: 2,
     problem: null,
-    item: { name: "Rain shell", weight: "11 oz", kind: "rain shell", stow: "outside", note: "for rain" },
+    item: {
+      name: "Rain shell",
+      weights: [{ weight: "11 oz" }],
+      kind: "rain shell",
+      stow: "outside",
+      note: "for rain",
+    },
   });
-  expect(second).toMatchObject({ item: { name: "Stakes", weight: "3.4 oz", pieces: 8, stow: "main" } });
+  expect(second).toMatchObject({
+    item: { name: "Stakes", weights: [{ weight: "3.4 oz" }], pieces: 8, stow: "main" },
+  });
 });
 
 test("a unit column, and a bare number in the owner's unit", () => {
-  expect(read("name,weight,unit\nMug,52,g\nPot,4,oz").map((row) => row.item?.weight)).toEqual([
+  expect(read("name,weight,unit\nMug,52,g\nPot,4,oz").map((row) => row.item?.weights?.[0]?.weight)).toEqual([
     "52 g",
     "4 oz",
   ]);
-  expect(read("name,weight\nMug,1.8", [], "oz")[0]!.item?.weight).toBe("1.8 oz");
+  expect(read("name,weight\nMug,1.8", [], "oz")[0]!.item?.weights?.[0]?.weight).toBe("1.8 oz");
 });
 
 test("other words for the columns, and a price as it is written here or there", () => {
   const price = (text: string) => read(`Item name,Wt (g),Cost\nMug,52,"${text}"`)[0]!.item;
-  expect(price("€1,200")).toMatchObject({ name: "Mug", weight: "52 g", price: 1200 });
+  expect(price("€1,200")).toMatchObject({ name: "Mug", weights: [{ weight: "52 g" }], price: 1200 });
   expect(
     [price("1,200.50"), price("1.200,50"), price("12,5"), price("12.5"), price("$90")].map(
       (item) => item?.price,
@@ -89,11 +97,11 @@ test("what is written is read again as it was", () => {
         expect(
           read(writeItems(items)).map((row) => [
             row.item?.name,
-            row.item?.weight,
+            row.item?.weights?.[0]?.weight,
             row.item?.kind,
             row.item?.note,
           ]),
-        ).toEqual(items.map((item) => [item.name, item.weight?.typed, item.kind, item.note]));
+        ).toEqual(items.map((item) => [item.name, item.weights?.[0]?.weight?.typed, item.kind, item.note]));
       },
     ),
   );

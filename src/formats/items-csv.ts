@@ -1,6 +1,6 @@
 import Papa from "papaparse";
-import { isHeavy } from "@/core/check";
-import { findKind, guessKind } from "@/core/kinds";
+import { isHeavy } from "@/core/ledger/check";
+import { findKind, guessKind } from "@/core/trade/names";
 import { Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass } from "@/core/units/quantity";
 
@@ -123,7 +123,7 @@ export function readItems(
     const price = plainNumber(cell("price"));
     const made = Item.omit({ id: true }).safeParse({
       name,
-      weight: mass?.ok ? mass.value.typed : null,
+      weights: mass?.ok ? [{ weight: mass.value.typed }] : [],
       kind: (kind && findKind(kind)?.id) || guessKind(name).id,
       stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
       pieces: cell("pieces") === "" ? 1 : Number(cell("pieces")),
@@ -138,7 +138,11 @@ export function readItems(
       const { path, message } = made.error.issues[0]!;
       return told(null, `${path.join(" ")} “${cell(path[0] as CsvField)}”: ${message}`);
     }
-    return told(Item.omit({ id: true }).encode(made.data), null, isHeavy(made.data));
+    return told(
+      Item.omit({ id: true }).encode(made.data),
+      null,
+      isHeavy(made.data.weights.at(-1)?.weight ?? null),
+    );
   });
 }
 
@@ -154,10 +158,10 @@ export function writeItems(items: readonly ItemRecord[]): string {
   return `${Papa.unparse(
     {
       fields: CSV_FIELDS.filter((field) => field !== "unit"),
-      data: items.map(({ name, kind, weight, stow, pieces, price, acquired, state, note }) => [
+      data: items.map(({ name, kind, weights, stow, pieces, price, acquired, state, note }) => [
         name,
         kind,
-        weight?.typed ?? "",
+        weights.at(-1)?.weight.typed ?? "",
         stow ?? "",
         pieces,
         price ?? "",

@@ -1,4 +1,6 @@
-import { KINDS, whenServiced, type Kind, type ServiceRule } from "@/core/kinds";
+import { KINDS } from "@/core/trade/kinds";
+import { whenServiced } from "@/core/say/services";
+import type { Kind, ServiceRule } from "@/core/trade/kind";
 import { METRES_PER_MILE } from "@/core/units/quantity";
 
 /** docs/kinds.md: every kind with what it brings, for whoever writes a file by hand or doubts a number. */

@@ -14,7 +14,7 @@ const problems = (text: string) => {
   return read.ok ? [] : read.problems.map(sayProblem);
 };
 const file = (inside: object) =>
-  JSON.stringify({ format: "nettle-tally", version: 1, items: [{ name: "Mug", kind: "mug" }], ...inside });
+  JSON.stringify({ format: "nettle-tally", version: 2, items: [{ name: "Mug", kind: "mug" }], ...inside });
 
 test("export then import is the identity, for any history and for the demo", () => {
   fc.assert(
@@ -128,7 +128,7 @@ test.each([
           starts: "2026-05-01",
           ends: "2026-05-02",
           distance: "5 km",
-          marks: [{ item: "Mug", use: "used", trouble: "lost" }],
+          marks: [{ item: "Mug", use: "used", exit: { how: "lost" } }],
         },
         { starts: "2026-06-01", ends: "2026-06-02", distance: "5 km", marks: [{ item: "Mug", use: "used" }] },
       ],
@@ -212,7 +212,7 @@ test("the page of kinds in docs is the one of this code, a row a kind", () => {
   expect(readFileSync("docs/kinds.md", "utf8")).toBe(kindsPage());
   // The table of kinds as the trade has it: common practice, no source.
   expect(kindsPage()).toContain(
-    "| trail shoes | walk | always | trip-ending | distance, by ground: 450 mi, 3.5 | new insoles (every 250 mi) |",
+    "| trail shoes | walk | always | trip-ending | distance, by ground: 450 mi, 3.5 | new insoles (every 250 mi); wash and dry",
   );
   expect(kindsPage()).toContain("treat the clothes again (after 42 days, or 6 washes)");
 });
@@ -224,5 +224,5 @@ test("the JSON Schema in docs is the one of this code, and holds for what is wri
   addFormats(ajv);
   const holds = ajv.compile(schema);
   expect(holds(JSON.parse(writeLogFile(demoLog()))), JSON.stringify(holds.errors)).toBe(true);
-  expect(holds({ format: "nettle-tally", version: 1, items: [{ name: "Mug" }] })).toBe(false);
+  expect(holds({ format: "nettle-tally", version: 2, items: [{ name: "Mug" }] })).toBe(false);
 });

@@ -1,45 +1,68 @@
 import { parse as parseJsonc, printParseErrorCode, type ParseError } from "jsonc-parser";
 import { z } from "zod";
-import { logProblems, type Problem } from "@/core/check";
+import { logProblems, type Problem } from "@/core/ledger/check";
 import {
-  Carry,
   Entry,
+  Exit,
   FeltNight,
   Item,
   ItemId,
   Leg,
+  LegId,
   Mark,
+  Place,
   Ruling,
   Settings,
   Trip,
   TripId,
+  Weighing,
   type Log,
 } from "@/core/model";
-import { slug } from "@/core/slug";
-import { Distance, Height } from "@/core/units/quantity";
+import { slug } from "@/core/model/slug";
+import { KindName } from "@/core/trade/names";
+import { Distance, Height, Mass } from "@/core/units/quantity";
+import { carriedForward } from "./carried-forward";
 
 export const FORMAT = "nettle-tally";
-export const VERSION = 1;
+export const VERSION = 2;
 /** Largest file that is read, in bytes. */
 export const FILE_LIMIT = 32 * 1024 * 1024;
 
 const ItemRef = z.string().min(1).max(120).meta({ description: "An item's id, or its name." });
+const LegRef = z.union([LegId, z.int().min(1)]).meta({ description: "A leg's id, or its place from 1." });
 
 const FileItem = Item.extend({
   id: ItemId.optional().meta({ description: "Left out: made from the name." }),
+  kind: KindName,
   bag: ItemRef.nullable().default(null),
+  needs: z.array(ItemRef).max(10).default([]),
+  weight: Mass.nullable().optional().meta({ description: "Short for one weight in `weights`." }),
+  weighed: Weighing.shape.how.optional().meta({ description: "How that weight was come by." }),
 });
 const FileMark = z.object({
   ...Mark.shape,
   item: ItemRef,
-  legs: Carry.shape.legs,
+  exit: Exit.extend({ for: ItemRef.nullable().default(null) })
+    .nullable()
+    .default(null),
+  at: Place.extend({ leg: LegRef.nullable().default(null) })
+    .nullable()
+    .default(null),
+  legs: z
+    .array(LegRef)
+    .min(1)
+    .max(400)
+    .nullable()
+    .default(null)
+    .meta({ description: "The legs it was carried on; left out: all." }),
   use: Mark.shape.use.optional().meta({ description: "Left out: carried, not debriefed yet." }),
 });
+const FileLeg = Leg.extend({ id: LegId.optional().meta({ description: "Left out: made from its place." }) });
 const FileTrip = Trip.omit({ carries: true }).extend({
   id: TripId.optional().meta({ description: "Left out: made from the name and date." }),
   name: z.string().trim().max(120).optional(),
   legs: z
-    .array(Leg)
+    .array(FileLeg)
     .min(1)
     .max(400)
     .optional()
@@ -79,7 +102,7 @@ export type ReadLog =
 export function readLogFile(text: string): ReadLog {
   const json = parseJson(text);
   if (!json.ok) return { ok: false, problems: [json.problem] };
-  const parsed = LogFile.safeParse(json.value);
+  const parsed = LogFile.safeParse(carriedForward(json.value));
   if (!parsed.success) {
     return {
       ok: false,
@@ -133,28 +156,45 @@ function toLog(file: z.infer<typeof LogFile>): Log {
   const rulingIds = new Set<string>(file.rulings.flatMap((ruling) => ruling.id ?? []));
   return {
     settings: file.settings,
-    items: withIds.map((item) => ({ ...item, bag: item.bag === null ? null : find(item.bag) })),
+    items: withIds.map(({ weight, weighed = "measured", ...item }) => ({
+      ...item,
+      bag: item.bag === null ? null : find(item.bag),
+      needs: item.needs.map(find),
+      weights: weight ? [...item.weights, { weight, how: weighed, on: null }] : item.weights,
+    })),
     trips: file.trips.map(({ marks, distance, ascent, terrain, legs, name, ...trip }) => {
       const called = name || `Trip of ${trip.starts}`;
+      const one = {
+        distance: distance ?? { typed: "0 km", m: 0 },
+        ascent: ascent ?? null,
+        terrain: terrain ?? "mixed",
+      };
+      const ways = (legs ?? [{ ...ONE_LEG, ...one }]).map((leg, n) => ({
+        ...leg,
+        id: leg.id ?? legId(n + 1),
+      }));
+      const way = (ref: LegId | number): LegId =>
+        typeof ref === "number" ? (ways[ref - 1]?.id ?? legId(ref)) : ref;
       return {
         ...trip,
         name: called,
         id: named(trip.id, `${called} ${name ? trip.starts : ""}`, tripIds),
-        legs: legs ?? [
-          {
-            name: "",
-            distance: distance ?? { typed: "0 km", m: 0 },
-            ascent: ascent ?? null,
-            terrain: terrain ?? "mixed",
-          },
-        ],
+        legs: ways,
         felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
         made: trip.made.map(find),
         stay: trip.stay.map(find),
-        carries: marks.map(({ item, legs: on, use, ...rest }) => ({
+        carries: marks.map(({ item, legs: on, use, exit, at, ...rest }) => ({
           item: find(item),
-          legs: on,
-          mark: use === undefined ? null : { use, ...rest },
+          legs: on && on.map(way),
+          mark:
+            use === undefined
+              ? null
+              : {
+                  use,
+                  ...rest,
+                  exit: exit && { ...exit, for: exit.for === null ? null : find(exit.for) },
+                  at: at && { ...at, leg: at.leg === null ? null : way(at.leg) },
+                },
         })),
       };
     }),
@@ -171,10 +211,13 @@ function toLog(file: z.infer<typeof LogFile>): Log {
   };
 }
 
+const ONE_LEG = { ...FileLeg.parse({ distance: 0 }), id: undefined };
+const legId = (place: number) => LegId.parse(`leg-${place}`);
+
 /** Writes a log in the open format. What is unsaid is left out; reading it again gives the same log. */
 export function writeLogFile(log: Log): string {
   const said = (record: object) =>
-    Object.fromEntries(Object.entries(record).filter(([, value]) => value !== null && value !== ""));
+    Object.fromEntries(Object.entries(record).filter(([field, value]) => !isUnsaid(field, value)));
   const file = {
     format: FORMAT,
     version: VERSION,
@@ -182,13 +225,19 @@ export function writeLogFile(log: Log): string {
     items: log.items.map((item) => said(Item.encode(item))),
     trips: log.trips.map(({ carries, ...trip }) => ({
       ...said(Trip.omit({ carries: true }).encode(trip)),
-      marks: carries.map(({ item, legs, mark }) => said({ item, legs, ...mark })),
+      marks: carries.map(({ item, legs, mark }) => said({ item, legs, ...(mark && Mark.encode(mark)) })),
     })),
     entries: log.entries.map((entry) => said(Entry.encode(entry))),
     rulings: log.rulings.map(said),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }
+
+/** Without jobs or triggers is a thing said; with null it is as its kind. */
+const isUnsaid = (field: string, value: unknown) =>
+  value === null ||
+  value === "" ||
+  (typeof value === "object" && Object.keys(value).length === 0 && field !== "jobs" && field !== "triggers");
 
 /** One problem as a sentence: where it sits, then what is wrong. */
 export const sayProblem = ({ path, message }: Problem) =>

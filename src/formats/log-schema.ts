@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { KINDS } from "@/core/kinds";
+import { KINDS } from "@/core/trade/kinds";
 import { LogFile } from "./log-file";
 
 /** The JSON Schema (2020-12) of the open file, from the schemas that read it. */

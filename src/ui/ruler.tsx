@@ -6,7 +6,8 @@ export interface RulerFigures {
   readonly median: number;
   readonly high: number;
   readonly nextTrip: number;
-  readonly givesOut: number;
+  /** A verdict says that it must be replaced. */
+  readonly pressing: boolean;
 }
 
 /** What is left: filled as life is used, a whisker where it may end, a tick where the next trip would. */
@@ -16,12 +17,11 @@ export function Ruler({
   median,
   high,
   nextTrip,
-  givesOut,
+  pressing,
   words,
 }: RulerFigures & { words: string }) {
   const end = worn + high;
   const x = (wear: number) => 2 + (Math.min(wear, end) / end) * 84;
-  const pressing = givesOut > 0.1;
   return (
     <span role="img" aria-label={words} title={words} className="block">
       <svg viewBox="0 0 90 16" width="90" height="16" aria-hidden="true">

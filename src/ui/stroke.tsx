@@ -13,6 +13,8 @@ export const STROKES = {
   l: "lost",
   g: "given away",
   s: "sent home",
+  a: "posted ahead",
+  x: "swapped for another",
   w: "worn out",
   t: "thrown out",
   p: "carried, not marked yet",
@@ -82,11 +84,21 @@ const SHAPES: Readonly<Record<StrokeCode, readonly Piece[]>> = {
   l: FLAG,
   g: FLAG,
   s: FLAG,
+  a: FLAG,
+  x: FLAG,
   w: FLAG,
   t: FLAG,
 };
 /** What stands on a flag: how the thing left. */
-const LETTERS: Partial<Record<StrokeCode, string>> = { l: "L", g: "G", s: "H", w: "W", t: "T" };
+const LETTERS: Partial<Record<StrokeCode, string>> = {
+  l: "L",
+  g: "G",
+  s: "H",
+  a: "P",
+  x: "S",
+  w: "W",
+  t: "T",
+};
 
 interface Placed {
   readonly code: StrokeCode;

@@ -1,33 +1,31 @@
 import type { Verb } from "@/core/model";
-import type { Urgency } from "@/core/verdict/verdict";
+import type { Urgency } from "@/core/reasons/finding";
+import { stays, VERBS, type Look } from "@/core/reasons/verbs";
 
-const LOOK: Record<Verb, string> = {
-  replace: "text-sting font-bold",
-  repair: "text-sting font-bold",
-  service: "text-stem font-semibold",
-  prove: "text-stem font-semibold",
-  drop: "bg-ink text-paper px-1.5 font-bold print:bg-transparent print:px-0 print:text-ink print:underline",
-  "bring only when": "text-leaf font-semibold",
-  slim: "text-leaf font-semibold",
-  swap: "text-stem font-semibold",
-  add: "text-leaf font-semibold",
-  "keep as cover": "text-muted",
-  keep: "text-muted",
+const LOOK: Record<Look, string> = {
+  sting: "text-sting font-bold",
+  stem: "text-stem font-semibold",
+  leaf: "text-leaf font-semibold",
+  struck: "bg-ink text-paper px-1.5 font-bold print:bg-transparent print:px-0 print:text-ink print:underline",
+  quiet: "text-muted",
 };
 
 /** The verdict as a word. */
 export function VerbWord({
   verb,
   urgency,
+  leaning = false,
   className = "",
 }: {
   verb: Verb;
   urgency?: Urgency;
+  /** A leaning is drawn lighter than a verdict. */
+  leaning?: boolean;
   className?: string;
 }) {
   return (
     <span
-      className={`${urgency === "watch" && (verb === "repair" || verb === "replace") ? "text-muted font-semibold" : LOOK[verb]} whitespace-nowrap ${className}`}
+      className={`${leaning ? "font-medium italic text-muted" : urgency === "watch" && !stays(verb) ? "text-muted font-semibold" : LOOK[VERBS[verb].look]} whitespace-nowrap ${className}`}
     >
       {verb}
     </span>

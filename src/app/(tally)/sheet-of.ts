@@ -1,9 +1,12 @@
 import type { Book } from "@/core/ledger/book";
 import type { Trigger } from "@/core/model";
 import { distanceNumber, sayMass } from "@/core/units/speak";
-import type { Judgement } from "@/core/verdict/judge";
-import { sayLeft } from "@/core/verdict/words";
+import type { Left } from "@/core/belief/life";
+import type { Judgement, Verdict } from "@/core/reasons/judge";
+import { says } from "@/core/say/says";
+import { sayLeft } from "@/core/say/words";
 import type { SheetData, SheetRow } from "@/ui/sheet/sheet-data";
+import type { RulerFigures } from "@/ui/ruler";
 import { strokeOf } from "@/ui/stroke-code";
 
 /** Weather shown over a column, the weightier first. */
@@ -29,62 +32,45 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
       ].slice(0, 2),
     })),
     rows: judgements
-      .filter(
-        ({
-          case: {
-            item,
-            book: { carriedOf },
-          },
-        }) => item.state === "active" || carriedOf(item.id).length > 0,
-      )
-      .map(
-        ({
-          case: {
-            item,
-            state,
-            totals,
-            left,
-            worth,
-            book: { carriedOf },
-          },
-          verdicts: [lead],
-        }): SheetRow => {
-          const strokes = [...blank];
-          for (const one of carriedOf(item.id))
-            strokes[column.get(one.outing.trip.id)!] = strokeOf(one, item);
-          return {
-            id: item.id,
-            name: item.name,
-            kind: item.kind,
-            jobs: item.jobs,
-            stow: item.stow,
-            grams: state === "active" ? (item.weight?.g ?? 0) : 0,
-            weight: item.weight ? sayMass(item.weight.g, units) : "–",
-            strokes: strokes.join(""),
-            metres: totals.used.metres,
-            distance: distanceNumber(totals.used.metres, units),
-            nights: Math.round(totals.used.nights),
-            ruler:
-              left && state === "active" && totals.used.trips > 0
-                ? {
-                    worn: left.worn,
-                    low: left.low,
-                    median: left.median,
-                    high: left.high,
-                    nextTrip: left.nextTrip,
-                    givesOut: left.givesOut,
-                  }
-                : null,
-            left: sayLeft({ item, left, book }),
-            state,
-            verb: lead.verb,
-            urgency: lead.urgency,
-            ruled: lead.ruling !== null,
-            says: lead.says,
-            dead: totals.deadGramMetres,
-            worth: worth ?? Number.MAX_VALUE,
-          };
-        },
-      ),
+      .filter(({ case: { item, marked } }) => item.state === "active" || marked.length > 0)
+      .map(({ case: one, verdicts: [lead] }): SheetRow => {
+        const { item, state, totals, left, worth } = one;
+        const strokes = [...blank];
+        for (const carried of book.carriedOf(item.id))
+          strokes[column.get(carried.outing.trip.id)!] = strokeOf(carried, item);
+        return {
+          id: item.id,
+          name: item.name,
+          kind: item.kind,
+          jobs: item.jobs,
+          stow: item.stow,
+          grams: state === "active" ? (item.weight?.g ?? 0) : 0,
+          weight: item.weight ? sayMass(item.weight.g, units) : "–",
+          strokes: strokes.join(""),
+          metres: totals.used.metres,
+          distance: distanceNumber(totals.used.metres, units),
+          nights: Math.round(totals.used.nights),
+          ruler: left && totals.used.trips > 0 ? rulerOf(left, lead) : null,
+          left: sayLeft(left, item.wears, units),
+          state,
+          verb: lead.verb,
+          urgency: lead.urgency,
+          leaning: lead.sureness === "leaning",
+          ruled: lead.ruling !== null,
+          says: says(one, lead),
+          dead: totals.deadGramMetres,
+          worth: worth ?? Number.MAX_VALUE,
+        };
+      }),
   };
 }
+
+/** The ruler reddens where the verdict says so, not at a line of its own. */
+const rulerOf = ({ worn, low, median, high, nextTrip }: Left, { verb }: Verdict): RulerFigures => ({
+  worn,
+  low,
+  median,
+  high,
+  nextTrip,
+  pressing: verb === "replace",
+});

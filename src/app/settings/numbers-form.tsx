@@ -1,11 +1,14 @@
 "use client";
 
 import { useState } from "react";
-import { KINDS, whenServiced, type Kind } from "@/core/kinds";
+import { KINDS } from "@/core/trade/kinds";
+import { whenServiced } from "@/core/say/services";
+import type { Kind } from "@/core/trade/kind";
 import { Consequence, Terrain, type KindNumbers, type Settings } from "@/core/model";
-import { TERRAIN_WEAR, TOO_LIKELY } from "@/core/rules";
-import { SCHOOLS } from "@/core/verdict/schools";
-import { wearFromNumber, wearNumber, wearUnitName } from "@/core/verdict/words";
+import { TERRAIN_WEAR } from "@/core/trade/ground";
+import { TOO_LIKELY } from "@/core/trade/rules";
+import { SCHOOLS } from "@/core/trade/schools";
+import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
 import { SelectField } from "@/ui/field";
 import { OwnNumber } from "./own-number";
 

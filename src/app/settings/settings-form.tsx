@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useOptimistic, useState, useTransition } from "react";
 import { toast } from "sonner";
 import type { Settings } from "@/core/model";
-import { SCHOOLS } from "@/core/verdict/schools";
+import { SCHOOLS } from "@/core/trade/schools";
 import { percent } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";

@@ -1,10 +1,10 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { isHeavy } from "@/core/check";
+import { isHeavy } from "@/core/ledger/check";
 import { Item, ItemId, type ItemState } from "@/core/model";
 import { parseLine } from "@/core/shelf/parse-line";
-import { slug } from "@/core/slug";
+import { slug } from "@/core/model/slug";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
@@ -24,11 +24,14 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
   );
   if (!sure && twin)
     return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
-  if (!sure && isHeavy(parsed))
+  if (!sure && isHeavy(parsed.weight))
     return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
   const made = Item.safeParse({
-    ...parsed,
-    weight: parsed.weight?.typed ?? null,
+    name: parsed.name,
+    kind: parsed.kind,
+    stow: parsed.stow,
+    pieces: parsed.pieces,
+    weights: parsed.weight ? [{ weight: parsed.weight.typed }] : [],
     id: slug(parsed.name, new Set(taken.map((item) => item.id))),
   });
   if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
@@ -41,11 +44,11 @@ export async function addLine(line: string, sure: boolean): Promise<Answer<{ id:
 export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
   const item = Item.safeParse(raw);
   if (!item.success) return refuse(byField(item.error));
-  if (!sure && isHeavy(item.data))
+  if (!sure && isHeavy(item.data.weights.at(-1)?.weight ?? null))
     return {
       ok: false,
       fields: {},
-      ask: `${item.data.weight?.typed} is a lot for one thing. Is that right?`,
+      ask: `${item.data.weights.at(-1)?.weight.typed} is a lot for one thing. Is that right?`,
     };
   const db = await store();
   if (item.data.bag !== null && !(await findItem(db, item.data.bag)))

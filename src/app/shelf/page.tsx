@@ -99,7 +99,7 @@ export default async function ShelfPage({
                   title={item.weight ? `typed as ${item.weight.typed}` : undefined}
                 >
                   {item.weight ? sayMass(item.weight.g, units) : "–"}
-                  {item.weighed === "claimed" && (
+                  {item.weights.at(-1)?.how === "claimed" && (
                     <span className="text-muted" title="as claimed, not weighed">
                       ?
                     </span>

@@ -2,10 +2,10 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { tripProblems } from "@/core/check";
+import { legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
-import { ItemId, Trip, TripId } from "@/core/model";
-import { slug } from "@/core/slug";
+import { Carry, ItemId, Trip, TripId } from "@/core/model";
+import { slug } from "@/core/model/slug";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems } from "@/data/items";
@@ -14,7 +14,7 @@ import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
 
 const TripHead = Trip.omit({ carries: true });
-const Packed = z.array(z.object({ item: ItemId, legs: z.array(z.int().min(1)).nullable() }));
+const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 
 /** Saves a trip and what was in the pack; marks already made stay, those of things taken off the list go. */
 export async function saveTrip(
@@ -30,10 +30,15 @@ export async function saveTrip(
         slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))),
       );
   const known = await findTrip(db, id);
-  const parsed = TripHead.safeParse({ ...(known ? { ...TripHead.encode(known) } : {}), ...raw, id });
+  const parsed = TripHead.safeParse({
+    ...(known ? { ...TripHead.encode(known) } : {}),
+    ...raw,
+    id,
+    legs: legsOf(raw, known),
+  });
   if (!parsed.success) return refuse(byField(parsed.error));
   const trip = parsed.data;
-  const problems = tripProblems(trip);
+  const problems = [...tripProblems(trip), ...legProblems(trip)];
   if (problems.length)
     return refuse(
       Object.fromEntries(
@@ -68,8 +73,17 @@ export async function saveTrip(
       ask: `${overlap.name} (${overlap.starts} to ${overlap.ends}) covers some of these days. Keep both?`,
     };
   const things = Packed.parse(packed);
-  const beyond = things.find(({ legs }) => legs?.some((leg) => leg > trip.legs.length));
-  if (beyond) return refuse({ packed: "Something is packed for a leg that is no longer there." });
+  // A leg taken out takes its membership along; what was on no other leg is packed for none.
+  const ids = new Set(trip.legs.map(({ id: leg }) => leg));
+  const packedOn = things.map(({ item, legs }) => ({
+    item,
+    legs: legs && legs.filter((leg) => ids.has(leg)),
+  }));
+  const nowhere = packedOn.find(({ legs }) => legs?.length === 0);
+  if (nowhere)
+    return refuse({
+      packed: "Something is packed only for a leg that is no longer there. Say which legs it went on.",
+    });
   const shelf = new Map((await allItems(db)).map((item) => [item.id, item]));
   const gone = things
     .map(({ item }) => shelf.get(item))
@@ -91,13 +105,20 @@ export async function saveTrip(
     await saveCarries(
       tx,
       id,
-      things
+      packedOn
         .filter(({ item }) => shelf.has(item))
         .map(({ item, legs }) => ({ item, legs, mark: before.get(item)?.mark ?? null })),
     );
   });
   revalidatePath("/", "layout");
   return { ok: true, value: id };
+}
+
+/** What the form does not show of a leg (its dates, its own weather) stays as it was. */
+function legsOf(raw: Record<string, unknown>, known: Awaited<ReturnType<typeof findTrip>>): unknown {
+  if (!Array.isArray(raw.legs) || !known) return raw.legs;
+  const before = new Map(TripHead.encode(known).legs.map((leg) => [String(leg.id), leg]));
+  return raw.legs.map((leg: Record<string, unknown>) => ({ ...before.get(String(leg.id)), ...leg }));
 }
 
 const LookBack = Trip.pick({ made: true, stay: true, missed: true, felt: true, supplies: true });

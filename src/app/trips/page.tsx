@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { count, listWords, sayDistance, sayHeight } from "@/core/units/speak";
-import { outingOf } from "@/core/ledger/book";
+import { outingOf } from "@/core/ledger/outing";
 import { Empty, PageHead } from "@/ui/page-head";
 import { readBook } from "../book";
 

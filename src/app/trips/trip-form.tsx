@@ -3,7 +3,15 @@
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { useFieldArray } from "react-hook-form";
-import { Terrain, type ItemId, type Strength, type Stow, type Trigger, type TripId } from "@/core/model";
+import {
+  Offer,
+  Terrain,
+  type ItemId,
+  type Strength,
+  type Stow,
+  type Trigger,
+  type TripId,
+} from "@/core/model";
 import { count, sayDistance, sayHeight, sayMass, type Units } from "@/core/units/speak";
 import { ASCENT_NOISE_M, type GpxSum } from "@/formats/gpx";
 import { Field, SelectField, TextField } from "@/ui/field";
@@ -32,10 +40,13 @@ const ASKED: readonly Trigger[] = [
 ];
 
 interface LegValues {
+  /** The leg's id, which it keeps wherever it is put. */
+  leg: string;
   name: string;
   distance: string;
   ascent: string;
   terrain: string;
+  nights: string;
 }
 
 export interface TripValues {
@@ -48,7 +59,8 @@ export interface TripValues {
   note: string;
   legs: LegValues[];
   conditions: Partial<Record<Trigger, Strength>>;
-  /** Legs carried on, by item; "all", or numbers parted by commas. */
+  offers: Partial<Record<Offer, Strength>>;
+  /** Legs carried on, by item; "all", or their ids parted by commas. */
   packed: Partial<Record<string, string>>;
 }
 
@@ -94,7 +106,9 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
       { message?: string } | undefined;
   const fromTrack = (track: GpxSum) => {
     legs.replace(
-      track.tracks.map((each) => ({
+      track.tracks.map((each, n) => ({
+        leg: `leg-${n + 1}`,
+        nights: "",
         name: track.tracks.length > 1 ? each.name : "",
         terrain: "mixed",
         distance:
@@ -145,7 +159,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
         {legs.fields.map((leg, n) => (
           <div
             key={leg.id}
-            className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]"
+            className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_4rem_auto]"
           >
             <Field
               label={legs.fields.length > 1 ? `Leg ${n + 1}` : "Way"}
@@ -166,6 +180,14 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
             />
             <SelectField label="Ground" {...register(`legs.${n}.terrain`)} options={Terrain.options} />
             {legs.fields.length > 1 && (
+              <Field
+                label="Nights"
+                inputMode="numeric"
+                {...register(`legs.${n}.nights`)}
+                error={error(`legs.${n}.nights`)?.message}
+              />
+            )}
+            {legs.fields.length > 1 && (
               <button type="button" className="btn btn-plain self-end" onClick={() => legs.remove(n)}>
                 Remove<span className="sr-only"> leg {n + 1}</span>
               </button>
@@ -175,7 +197,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
         <button
           type="button"
           className="btn btn-plain mt-1"
-          onClick={() => legs.append({ name: "", distance: "", ascent: "", terrain: "mixed" })}
+          onClick={() => legs.append(blankLeg(watch("legs")))}
         >
           Another leg
         </button>
@@ -190,18 +212,34 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
           {ASKED.map((trigger) => (
             <Strengths
               key={trigger}
-              trigger={trigger}
+              what={trigger}
               value={watch(`conditions.${trigger}`)}
               onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
             />
           ))}
         </div>
+        <details className="mt-3">
+          <summary className="py-1">What the way offered: beds, kitchens, taps, sockets</summary>
+          <p className="hint mb-2">
+            It takes jobs off the list: a stove unused where there were kitchens is not held against it.
+          </p>
+          <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
+            {Offer.options.map((offer) => (
+              <Strengths
+                key={offer}
+                what={offer}
+                value={watch(`offers.${offer}`)}
+                onChange={(strength) => setValue(`offers.${offer}`, strength, { shouldDirty: true })}
+              />
+            ))}
+          </div>
+        </details>
       </fieldset>
       <Packing
         shelf={shelf}
         last={last}
         units={units}
-        legs={watch("legs").length}
+        legs={watch("legs").map(({ leg }) => leg)}
         packed={watch("packed")}
         onPack={(packed) => setValue("packed", packed, { shouldDirty: true })}
         error={(errors.packed as { message?: string } | undefined)?.message}
@@ -244,19 +282,34 @@ function toTrip(id: TripId | undefined, typed: TripValues, units: Units): Record
     cut: typed.cut,
     note: typed.note,
     nights: typed.nights.trim() === "" ? null : Number(typed.nights),
-    legs: typed.legs.map(({ name, distance, ascent, terrain }) => ({
+    legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights }) => ({
+      id: leg,
+      nights: nights.trim() === "" || typed.legs.length === 1 ? null : Number(nights),
       name,
       terrain,
       distance: bare(distance, units.distance),
       ascent: orNull(bare(ascent, units.distance === "km" ? "m" : "ft")),
     })),
-    conditions: Object.fromEntries(Object.entries(typed.conditions).filter(([, strength]) => strength)),
+    conditions: told(typed.conditions),
+    offers: told(typed.offers),
   };
+}
+
+const told = (strengths: Partial<Record<string, Strength>>) =>
+  Object.fromEntries(Object.entries(strengths).filter(([, strength]) => strength));
+
+/** A leg more, with an id that no other has. */
+function blankLeg(legs: readonly LegValues[]): LegValues {
+  const taken = new Set(legs.map(({ leg }) => leg));
+  const free = Array.from({ length: legs.length + 1 }, (_, n) => `leg-${n + 1}`).find(
+    (id) => !taken.has(id),
+  )!;
+  return { leg: free, name: "", distance: "", ascent: "", terrain: "mixed", nights: "" };
 }
 
 const toPacked = ({ packed }: TripValues) =>
   Object.entries(packed).flatMap(([item, legs]) =>
-    legs === undefined ? [] : [{ item, legs: legs === "all" ? null : legs.split(",").map(Number) }],
+    legs === undefined ? [] : [{ item, legs: legs === "all" ? null : legs.split(",") }],
   );
 
 function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) => void }) {
@@ -307,17 +360,17 @@ function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) 
 }
 
 function Strengths({
-  trigger,
+  what,
   value,
   onChange,
 }: {
-  trigger: Trigger;
+  what: Trigger | Offer;
   value: Strength | undefined;
   onChange: (strength: Strength | undefined) => void;
 }) {
   return (
-    <div role="radiogroup" aria-label={trigger} className="flex items-center border-b border-rule py-0.5">
-      <span className="flex-1">{trigger}</span>
+    <div role="radiogroup" aria-label={what} className="flex items-center border-b border-rule py-0.5">
+      <span className="flex-1">{what}</span>
       {(["none", "some", "strong"] as const).map((strength) => (
         <label
           key={strength}
@@ -325,7 +378,7 @@ function Strengths({
         >
           <input
             type="radio"
-            name={`condition-${trigger}`}
+            name={`condition-${what}`}
             className="sr-only"
             checked={value === strength}
             onChange={() => onChange(strength)}
@@ -342,7 +395,7 @@ interface PackingProps {
   readonly shelf: readonly Packable[];
   readonly last: TripFormProps["last"];
   readonly units: Units;
-  readonly legs: number;
+  readonly legs: readonly string[];
   readonly packed: TripValues["packed"];
   readonly error: string | undefined;
   readonly onPack: (packed: TripValues["packed"]) => void;
@@ -409,8 +462,8 @@ function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingPro
                   />
                   {item.name}
                 </label>
-                {legs > 1 && packed[item.id] !== undefined && (
-                  <LegRange
+                {legs.length > 1 && packed[item.id] !== undefined && (
+                  <LegPicks
                     name={item.name}
                     legs={legs}
                     value={packed[item.id]!}
@@ -427,52 +480,37 @@ function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingPro
 }
 
 /** From leg to leg: sent home on the way, or bought on it. */
-function LegRange({
+/** The legs that a thing was carried on, each to be pressed: any of them, not only one stretch. */
+function LegPicks({
   name,
   legs,
   value,
   onChange,
 }: {
   name: string;
-  legs: number;
+  legs: readonly string[];
   value: string;
   onChange: (value: string) => void;
 }) {
-  const numbers = value === "all" ? [] : value.split(",").map(Number);
-  const from = numbers[0] ?? 1;
-  const to = numbers.at(-1) ?? legs;
-  const set = (a: number, b: number) =>
-    onChange(
-      a === 1 && b === legs
-        ? "all"
-        : Array.from({ length: Math.max(1, b - a + 1) }, (_, n) => Math.min(a, b) + n).join(","),
-    );
-  const options = Array.from({ length: legs }, (_, n) => n + 1);
-  const select = "rounded border border-rule bg-sheet px-1 text-sm text-muted";
+  const on = new Set(value === "all" ? legs : value.split(","));
+  const press = (leg: string) => {
+    const next = legs.filter((each) => (each === leg ? !on.has(each) : on.has(each)));
+    if (next.length > 0) onChange(next.length === legs.length ? "all" : next.join(","));
+  };
   return (
-    <span className="flex items-center gap-1 text-sm text-muted">
-      legs
-      <select
-        aria-label={`${name}: from leg`}
-        className={select}
-        value={from}
-        onChange={(event) => set(Number(event.target.value), Math.max(to, Number(event.target.value)))}
-      >
-        {options.map((leg) => (
-          <option key={leg}>{leg}</option>
-        ))}
-      </select>
-      –
-      <select
-        aria-label={`${name}: to leg`}
-        className={select}
-        value={to}
-        onChange={(event) => set(Math.min(from, Number(event.target.value)), Number(event.target.value))}
-      >
-        {options.map((leg) => (
-          <option key={leg}>{leg}</option>
-        ))}
-      </select>
+    <span role="group" aria-label={`${name}: legs`} className="flex items-center gap-0.5 text-sm text-muted">
+      {legs.map((leg, n) => (
+        <button
+          key={leg}
+          type="button"
+          aria-label={`leg ${n + 1}`}
+          aria-pressed={on.has(leg)}
+          onClick={() => press(leg)}
+          className={`num min-h-7 min-w-6 border px-1 pointer-coarse:min-h-11 pointer-coarse:min-w-9 ${on.has(leg) ? "border-leaf bg-leaf text-on-leaf" : "border-rule bg-sheet"}`}
+        >
+          {n + 1}
+        </button>
+      ))}
     </span>
   );
 }

@@ -10,8 +10,9 @@ export const BLANK_TRIP: TripValues = {
   planned: false,
   cut: false,
   note: "",
-  legs: [{ name: "", distance: "", ascent: "", terrain: "mixed" }],
+  legs: [{ leg: "leg-1", name: "", distance: "", ascent: "", terrain: "mixed", nights: "" }],
   conditions: {},
+  offers: {},
   packed: {},
 };
 
@@ -26,13 +27,16 @@ export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[
     planned: trip.planned,
     cut: trip.cut,
     note: trip.note,
-    legs: legs.map(({ name, distance, ascent, terrain }) => ({
+    legs: legs.map(({ id, name, distance, ascent, terrain, nights }) => ({
+      leg: id,
+      nights: nights == null ? "" : String(nights),
       name: name ?? "",
       distance: String(distance),
       ascent: ascent === null || ascent === undefined ? "" : String(ascent),
       terrain: terrain ?? "mixed",
     })),
     conditions: trip.conditions,
+    offers: trip.offers,
     packed: Object.fromEntries(
       carries.map(({ item, legs: on }) => [item, on === null ? "all" : on.join(",")]),
     ),

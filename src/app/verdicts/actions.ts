@@ -1,10 +1,14 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { Ruling } from "@/core/model";
-import type { RuledOn } from "@/core/verdict/rulings";
+import { questionsAfter } from "@/core/ask/questions";
+import { Ruling, type TripId } from "@/core/model";
+import type { RuledOn } from "@/core/reasons/rulings";
+import { saveMark } from "@/data/carries";
 import { store } from "@/data/connection";
+import type { Db } from "@/data/db";
 import { removeRuling, saveRulings } from "@/data/rulings";
+import { findTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook, today } from "../book";
 
@@ -38,6 +42,38 @@ async function countsOf(about: RuledOn): Promise<Pick<Ruling, "trips" | "trouble
   }
   const one = judgements.find(({ case: { item } }) => item.id === about.item)?.case;
   return one ? { trips: one.marked.length, troubles: one.history.troubles.length } : null;
+}
+
+/** Puts the answer to a question where it belongs: into the mark that it asks about. */
+export async function answerQuestion(id: string, answer: number): Promise<Answer> {
+  const { surveyed, judgements } = await readBook();
+  const question = questionsAfter(surveyed, judgements).find((each) => each.id === id);
+  const given = question?.answers[answer];
+  if (!question || !given) return refuse({ "": "That question no longer stands. Reload the page." });
+  const { item, trip } = question;
+  const db = await store();
+  await db.transaction(async (tx) => {
+    await saveMark(tx, { trip, item, mark: given.mark });
+    await wave(tx, trip, id);
+  });
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+/** Waves a question away: it is not asked again for that trip. */
+export async function waveQuestion(id: string): Promise<Answer> {
+  const { book } = await readBook();
+  const last = book.outings.at(-1);
+  if (!last) return refuse({ "": "That question no longer stands. Reload the page." });
+  await (await store()).transaction((tx) => wave(tx, last.trip.id, id));
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+async function wave(db: Db, id: TripId, question: string): Promise<void> {
+  const trip = await findTrip(db, id);
+  if (trip && !trip.waved.includes(question))
+    await saveTrips(db, [{ ...trip, waved: [...trip.waved, question] }]);
 }
 
 /** Takes a ruling back. */

@@ -1,13 +1,14 @@
 "use client";
 
 import Link from "next/link";
-import { useState } from "react";
-import type { Argument } from "@/core/verdict/argument";
-import type { RuledOn } from "@/core/verdict/rulings";
+import { Collapsible } from "radix-ui";
+import { useState, type ReactNode } from "react";
+import type { Argument } from "@/core/say/argument";
+import type { RuledOn } from "@/core/reasons/rulings";
 import { LifeChart } from "./life-chart";
 
-/** The whole argument, fetched when it is opened: the engine is asked then what would change it. */
-export function ArgumentOf({ about }: { about: RuledOn }) {
+/** The facts of a slip, and the whole argument, which is fetched when it is opened: the engine is asked then what would change it. */
+export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode }) {
   const [argument, setArgument] = useState<Argument>();
   const [wrong, setWrong] = useState<string>();
   const load = async () => {
@@ -22,17 +23,19 @@ export function ArgumentOf({ about }: { about: RuledOn }) {
     }
   };
   return (
-    <details
-      className="mt-1.5"
-      onToggle={(event) => {
-        if (event.currentTarget.open && !argument) void load();
+    <Collapsible.Root
+      onOpenChange={(open) => {
+        if (open && !argument) void load();
       }}
     >
-      <summary className="inline-block py-1 text-sm text-leaf underline underline-offset-3 pointer-coarse:py-3">
-        The whole argument
-      </summary>
-      <div
-        className="mt-1 border-l-4 border-catkin-strong pl-4"
+      <div className="flex flex-wrap items-center gap-x-4 text-sm text-muted">
+        {facts}
+        <Collapsible.Trigger className="no-print text-leaf underline underline-offset-3 pointer-coarse:py-3">
+          The whole argument
+        </Collapsible.Trigger>
+      </div>
+      <Collapsible.Content
+        className="my-2 border-l-4 border-catkin-strong pl-4 text-ink"
         aria-live="polite"
         aria-busy={!argument && !wrong}
       >
@@ -43,8 +46,8 @@ export function ArgumentOf({ about }: { about: RuledOn }) {
           </p>
         )}
         {argument && <Told {...argument} />}
-      </div>
-    </details>
+      </Collapsible.Content>
+    </Collapsible.Root>
   );
 }
 

@@ -3,7 +3,7 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip } from "chart.js";
 import { useEffect, useRef } from "react";
 import { percent } from "@/core/units/speak";
-import type { LifeCurves } from "@/core/verdict/argument";
+import type { LifeCurves } from "@/core/say/argument";
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
 

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { percent, sayDeadWeight, sayMass } from "@/core/units/speak";
-import type { PackWorth } from "@/core/verdict/pack-worth";
-import type { School } from "@/core/verdict/schools";
+import type { PackWorth } from "@/core/weighin/pack-worth";
+import type { School } from "@/core/trade/schools";
 import type { Units } from "@/core/units/speak";
 
 /** The whole pack of the last trip, the least worth its weight first, with what leaving the losers would save. */

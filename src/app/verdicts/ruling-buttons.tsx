@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { toast } from "sonner";
 import type { Ruling } from "@/core/model";
-import type { RuledOn } from "@/core/verdict/rulings";
+import type { RuledOn } from "@/core/reasons/rulings";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { rule, unrule } from "./actions";

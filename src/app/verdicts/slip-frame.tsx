@@ -1,9 +1,11 @@
 import { TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Verb } from "@/core/model";
-import type { RuledOn } from "@/core/verdict/rulings";
-import type { Finding } from "@/core/verdict/verdict";
-import type { Verdict } from "@/core/verdict/judge";
+import type { RuledOn } from "@/core/reasons/rulings";
+import type { Ruling } from "@/core/model";
+import type { Finding } from "@/core/reasons/finding";
+import { stays } from "@/core/reasons/verbs";
+import { CAUTIONS } from "@/core/say/cautions";
+import { sayDay } from "@/core/units/speak";
 import { VerbWord } from "@/ui/verb-word";
 import { ArgumentOf } from "./argument-of";
 import { RulingButtons } from "./ruling-buttons";
@@ -11,7 +13,10 @@ import { RulingButtons } from "./ruling-buttons";
 interface SlipFrameProps {
   readonly about: RuledOn;
   readonly name: string;
-  readonly finding: Finding & Pick<Verdict, "ruling">;
+  readonly finding: Finding;
+  readonly ruling: Ruling | null;
+  /** Its sentence. */
+  readonly says: string;
   /** Left out where the page already says what it is about. */
   readonly heading?: ReactNode;
   /** Strokes, and what is at stake. */
@@ -20,50 +25,64 @@ interface SlipFrameProps {
   readonly children?: ReactNode;
 }
 
-const STAYS: readonly Verb[] = ["keep", "keep as cover"];
-
 /** A slip: the verb large, a sentence of plain evidence, what is at stake, a caution, the argument, and the owner's ruling. */
 export function SlipFrame({
   about,
   name,
-  finding: { verb, urgency, says, sureness, caution, ruling },
+  finding: { verb, urgency, sureness, caution, done },
+  ruling,
+  says,
   heading,
   facts,
   children,
 }: SlipFrameProps) {
   return (
-    <article className="border-b border-rule py-3" aria-label={`${verb} ${name}`}>
-      <div className="grid items-start gap-x-5 gap-y-1 sm:grid-cols-[8.5rem_1fr_auto]">
-        <p className="font-head text-xl leading-tight">
-          <VerbWord verb={verb} urgency={urgency} className="!whitespace-normal" />
+    <article
+      className={`border-b border-rule py-1.5 ${sureness === "leaning" ? "text-muted" : ""}`}
+      aria-label={`${verb} ${name}`}
+    >
+      <div className="grid items-start gap-x-5 gap-y-0.5 sm:grid-cols-[8rem_1fr_auto]">
+        <p className="font-head text-lg leading-6">
+          <VerbWord
+            verb={verb}
+            urgency={urgency}
+            leaning={sureness === "leaning"}
+            className="!whitespace-normal"
+          />
         </p>
         <div className="min-w-0">
-          {heading && <h3 className="text-lg leading-tight">{heading}</h3>}
-          <p>{says}</p>
-          <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm text-muted">
-            {facts}
-            <span>{sureness}</span>
+          <p className="leading-6">
+            {heading && <strong className="mr-2 text-ink">{heading}</strong>}
+            {says}
           </p>
           {children}
-          {caution && (
-            <p className="mt-1 flex items-start gap-1.5 text-sm font-semibold text-sting">
-              <TriangleAlert aria-hidden="true" className="mt-0.5 size-4 shrink-0" />
-              {caution}
-            </p>
-          )}
-          {ruling && (
-            <p className="mt-1 text-sm text-stem">
-              You ruled on {ruling.on}: {ruling.decision}
-              {ruling.reason && `, “${ruling.reason}”`}
-              {ruling.again
-                ? `; asked again after ${ruling.again} more ${ruling.again === 1 ? "trip" : "trips"}`
-                : ""}
-              .
-            </p>
-          )}
-          <ArgumentOf about={about} />
+          <ArgumentOf
+            about={about}
+            facts={
+              <>
+                {facts}
+                <span>{sureness}</span>
+                {caution && (
+                  <span className="flex items-center gap-1.5 font-semibold text-sting">
+                    <TriangleAlert aria-hidden="true" className="size-4 shrink-0" />
+                    {CAUTIONS[caution]}
+                  </span>
+                )}
+                {ruling && (
+                  <span className="text-stem">
+                    You ruled on {sayDay(ruling.on)}: {ruling.decision}
+                    {ruling.reason && `, “${ruling.reason}”`}
+                    {ruling.again
+                      ? `; asked again after ${ruling.again} more ${ruling.again === 1 ? "trip" : "trips"}`
+                      : ""}
+                    .
+                  </span>
+                )}
+              </>
+            }
+          />
         </div>
-        {(ruling || !STAYS.includes(verb)) && (
+        {(ruling || (!stays(verb) && !done)) && (
           <RulingButtons about={about} name={name} ruling={ruling ? { id: ruling.id } : null} />
         )}
       </div>

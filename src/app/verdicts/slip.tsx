@@ -1,7 +1,8 @@
 import Link from "next/link";
 import type { TripId } from "@/core/model";
 import { sayDeadWeight, sayMass } from "@/core/units/speak";
-import type { Judgement, Verdict } from "@/core/verdict/judge";
+import type { Judgement, Verdict } from "@/core/reasons/judge";
+import { says } from "@/core/say/says";
 import { StrokeRow, STROKES } from "@/ui/stroke";
 import { strokeOf } from "@/ui/stroke-code";
 import { SlipFrame } from "./slip-frame";
@@ -26,9 +27,11 @@ export function Slip({
   const { stake } = verdict;
   return (
     <SlipFrame
-      about={{ item: item.id, verb: verdict.verb }}
+      about={{ item: item.id, verb: verdict.verb, ground: verdict.reason }}
       name={item.name}
       finding={verdict}
+      ruling={verdict.ruling}
+      says={says(judgement.case, verdict)}
       heading={
         heading && (
           <Link prefetch={false} href={`/item/${item.id}`} className="hover:underline">

@@ -1,7 +1,7 @@
+import { anyFile, logOf } from "../../../tests/histories";
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { anyFile, logOf } from "../../../tests/histories";
-import { evidenceOfUse } from "../evidence/chances";
+import { evidenceOfUse } from "../belief/use";
 import { Mark, type ItemId, type TripId } from "../model";
 import { marked, openBook, withMark, withSchool } from "./book";
 import { ledger } from "./totals";
@@ -82,9 +82,9 @@ test("another school changes the lines and nothing else", () => {
   expect(lean.items).toBe(book.items);
 });
 
-test("chances: one a trip, one more a full week, five at most, half if cut short", () => {
+test("chances: one a trip, about one more a week, five at most, half if cut short; a day more is never a chance more", () => {
   const chances = (days: number, cut = false) => {
-    const { called } = evidence({
+    const { refused } = evidence({
       ...file([]),
       trips: [
         {
@@ -96,14 +96,24 @@ test("chances: one a trip, one more a full week, five at most, half if cut short
         },
       ],
     });
-    return called.misses;
+    return refused;
   };
-  expect([1, 6, 7, 13, 14, 21, 28, 70].map((days) => chances(days))).toEqual([1, 1, 2, 2, 3, 4, 5, 5]);
-  expect(chances(14, true)).toBe(1.5);
+  // The line through the middles of the steps: 1 up to half a week, 2 at a week and a half, 5 from four and a half.
+  expect(
+    [1, 3, 10.5, 17.5, 70].map((days) => chances(Math.ceil(days)) - (Math.ceil(days) - days) / 7),
+  ).toEqual([1, 1, 2, 3, 5].map((n) => expect.closeTo(n, 9)));
+  expect(chances(14, true)).toBeCloseTo(1.25, 9);
+  for (let days = 1; days < 80; days++) expect(chances(days + 1) - chances(days)).toBeLessThan(0.15);
 });
 
 test("hardly is a quarter of a use; a few days of a long walk leave its other weeks uncalled for", () => {
-  expect(evidence(file([{ use: "hardly" }])).called).toEqual({ uses: 0.25, misses: 0.75 });
+  const [hardly, never] = [evidence(file([{ use: "hardly" }])), evidence(file([]))];
+  expect(hardly.called.uses - never.called.uses).toBeCloseTo(0.25, 1);
+  // Four days are a little more than one chance, and three quarters of them a miss.
+  expect(hardly.called.misses - never.called.misses).toBeCloseTo(
+    3 * (hardly.called.uses - never.called.uses),
+    9,
+  );
   const long = evidence({
     ...file([]),
     trips: [
@@ -115,10 +125,10 @@ test("hardly is a quarter of a use; a few days of a long walk leave its other we
       },
     ],
   });
-  expect([long.called, long.uncalled]).toEqual([
-    { uses: 1, misses: 0 },
-    { uses: 0, misses: 4 },
-  ]);
+  // Six days are 1.36 of the five chances; the others called for nothing.
+  expect([long.taken, long.idle, long.called.misses]).toEqual(
+    [1 + 2.5 / 7, 4 - 2.5 / 7, 0].map((n) => expect.closeTo(n, 9)),
+  );
 });
 
 test("missed by its name while it stayed home counts as used; missed by another name, or while it was along, does not", () => {

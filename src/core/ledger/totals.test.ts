@@ -1,6 +1,6 @@
+import { anyFile, logOf } from "../../../tests/histories";
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { anyFile, logOf } from "../../../tests/histories";
 import { openBook } from "./book";
 import { ledger } from "./totals";
 import type { Log } from "../model";
@@ -91,9 +91,9 @@ test("totals do not depend on the order of items, trips or marks", () => {
       };
       const figures = (of: Log) =>
         new Map(
-          [...totals(of)].map(([id, { wearByTrip, ...own }]) => [
+          [...totals(of)].map(([id, { steps, ...own }]) => [
             id,
-            { ...own, wearByTrip: wearByTrip.map(({ wear }) => wear) },
+            { ...own, steps: steps.map(({ wear }) => wear) },
           ]),
         );
       expect(figures(mixed)).toEqual(figures(log));

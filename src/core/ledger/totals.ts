@@ -1,6 +1,9 @@
-import type { FullItem } from "../kinds";
-import { Mark as MarkSchema, type ItemId, type Mark } from "../model";
-import { type Book, type Carried, marked, type Marked } from "./book";
+import { Mark as MarkSchema, type Entry, type ItemId, type Mark, type Trigger } from "../model";
+import type { FullItem } from "../trade/full-item";
+import { CALLED_SHARE } from "../trade/ground";
+import { isUnavoidable } from "../trade/triggers";
+import { marked, strengthFor, type Book, type Carried, type Marked } from "./book";
+import { inOrder } from "./days";
 
 interface Exposure {
   readonly metres: number;
@@ -9,27 +12,33 @@ interface Exposure {
   readonly trips: number;
 }
 
+/** Wear added on one trip, or between trips, on the day that it is counted. */
+export interface WearStep {
+  readonly on: string;
+  readonly wear: number;
+  readonly carried: Marked | null;
+  readonly entry: Entry | null;
+}
+
 /** One item's ledger: what it was carried, what it was used, how worn it is, and what was lugged for nothing. */
 export interface Totals {
   readonly carried: Exposure;
   readonly used: Exposure;
   /** Wear in the item's own unit: use since new, its opening balance and its entries included. */
   readonly wear: number;
-  /** What each marked trip added to it, oldest first. */
-  readonly wearByTrip: readonly { readonly carried: Marked; readonly wear: number }[];
+  /** What it was worn to when the log began. */
+  readonly opening: number;
+  /** What each marked trip and each entry added to it, oldest first. */
+  readonly steps: readonly WearStep[];
   /** Gram-metres carried and not used; 0 for cover and things without a weight. */
   readonly deadGramMetres: number;
   readonly spent: number;
 }
 
-/** Days of a trip on which rain gear is worn, as a share, by how much it rained. Common practice, no source. */
-const WET_SHARE = { none: 0.05, some: 0.4, strong: 0.75 } as const;
-export const TYPICAL_WET_SHARE = WET_SHARE.some;
-
 /** `hardly` counts a tenth of the trip's wear. Common practice, no source. */
 const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
 
-/** Part of the trip, 0 to 1, that an item was in use; known days win over the bare mark. */
+/** Part of the days that it was carried, 0 to 1, on which an item was in use; known days win over the bare mark. */
 function shareUsed(mark: Mark, days: number): number {
   return mark.days === null || mark.use === "unused"
     ? USE_SHARE[mark.use]
@@ -39,8 +48,8 @@ function shareUsed(mark: Mark, days: number): number {
 /**
  * The ledgers of items (left out: all), in one pass.
  *
- * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among those used on it, so
- * of a kind worn in turn the whole kind is wanted.
+ * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among the pieces used on it,
+ * so of a kind worn in turn the whole kind is wanted.
  */
 export function ledger(book: Book, items: readonly FullItem[] = book.items): ReadonlyMap<ItemId, Totals> {
   const sharers = countSharers(book, items);
@@ -51,37 +60,60 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   const carried = { metres: 0, nights: 0, days: 0, trips: 0 };
   const used = { metres: 0, nights: 0, days: 0, trips: 0 };
   let deadGramMetres = 0;
-  for (const one of book.carriedOf(item.id)) {
-    const { outing, mark, part } = one;
-    carried.metres += outing.metres * part;
+  const own = book.carriedOf(item.id);
+  for (const { outing, mark, part, metres } of own) {
+    carried.metres += metres;
     carried.nights += outing.nights * part;
     carried.days += outing.days * part;
     carried.trips += 1;
     if (!mark) continue;
-    const share = shareUsed(mark, outing.days * part) * part;
-    used.metres += outing.metres * share;
-    used.nights += outing.nights * share;
-    used.days += outing.days * share;
+    const share = shareUsed(mark, outing.days * part);
+    used.metres += metres * share;
+    used.nights += outing.nights * part * share;
+    used.days += outing.days * part * share;
     if (mark.use !== "unused") used.trips += 1;
-    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * outing.metres * part;
+    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * metres;
   }
   const entries = book.entriesOf(item.id);
-  const own = book.carriedOf(item.id);
   const marks = marked(own);
-  // Wear in the order it came, for the chart and for readings.
-  const wearByTrip = marks.map((one) => ({ carried: one, wear: tripWear(item, one, book, sharers) }));
+  const steps = stepsOf(item, marks, entries, book, sharers);
+  const opening = item.opening ? wearBetween(item, item.opening) : 0;
   return {
     carried,
     used,
     deadGramMetres,
-    wearByTrip,
+    steps,
+    opening,
     wear:
-      openingWear(item) +
+      opening +
       unmarkedWear(item, own, marks, book, sharers) +
-      wearByTrip.reduce((sum, trip) => sum + trip.wear, 0) +
-      entries.reduce((sum, entry) => sum + betweenTrips(item, entry), 0),
+      steps.reduce((sum, step) => sum + step.wear, 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
+}
+
+/** Wear in the order it came, for the chart and for readings: what was worn between trips stands where its date is. */
+function stepsOf(
+  item: FullItem,
+  marks: readonly Marked[],
+  entries: readonly Entry[],
+  book: Book,
+  sharers: Sharers,
+): WearStep[] {
+  const onTrips = marks.map((one): WearStep => ({
+    on: one.outing.trip.ends,
+    wear: tripWear(item, one, book, sharers),
+    carried: one,
+    entry: null,
+  }));
+  if (entries.length === 0) return onTrips;
+  const between = entries.map((entry): WearStep => ({
+    on: entry.on,
+    wear: wearBetween(item, entry),
+    carried: null,
+    entry,
+  }));
+  return [...onTrips, ...between].sort((a, b) => inOrder(a.on, b.on));
 }
 
 /** Wear of trips that it went on and was not marked for: it was used on them as often as on its others. */
@@ -102,45 +134,57 @@ function unmarkedWear(
 
 const USED = MarkSchema.parse({ use: "used" });
 
-function tripWear(
-  item: FullItem,
-  { outing, carry: { legs }, mark }: Marked,
-  book: Book,
-  sharers: Sharers,
-): number {
-  const { inTurn: shares, terrain, perNight } = item.rules;
-  const among = shares ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
-  const part = legs === null ? 1 : legs.length / Math.max(1, outing.trip.legs.length);
+function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): number {
+  const { outing, carry, mark, part } = one;
+  const { inTurn, terrain, perNight } = item.rules;
   const share = shareUsed(mark, outing.days * part);
   if (share === 0) return 0;
+  const among = inTurn && mark.days === null ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
   if (item.wears === "m") {
-    return outing.trip.legs.reduce((sum, leg, index) => {
-      if (legs !== null && !legs.includes(index + 1)) return sum;
-      const inTurn = mark.days === null ? (among?.[index] ?? 1) : 1;
-      return sum + (leg.distance.m * (terrain ? book.rules.terrain[leg.terrain] : 1) * share) / inTurn;
+    return outing.trip.legs.reduce((sum, leg, n) => {
+      if (carry.legs !== null && !carry.legs.includes(leg.id)) return sum;
+      const ground = terrain ? book.rules.terrain[leg.terrain] : 1;
+      return sum + (leg.distance.m * ground * share) / (among?.[n] ?? 1);
     }, 0);
   }
-  const inTurn = mark.days === null && among ? Math.max(1, ...among) : 1;
-  if (item.wears === "nights") return (outing.nights * part * share) / inTurn;
-  if (item.wears === "wet days")
-    return mark.days ?? outing.days * part * share * WET_SHARE[outing.trip.conditions.rain ?? "some"];
+  const days = mark.days ?? outing.days * part * share;
+  if (item.wears === "wet days") return mark.days ?? days * CALLED_SHARE[strengthFor(one, "rain") ?? "some"];
+  if (item.wears === "called days")
+    return mark.days ?? days * calledShare(item.triggers, (trigger) => strengthFor(one, trigger));
+  if (item.wears === "nights") return (outing.nights * part * share) / Math.max(1, ...(among ?? [1]));
   // A day walk has no night, but it drinks and brews for half a day.
   return perNight * Math.max(outing.nights, outing.days / 2) * part * share;
 }
 
-const openingWear = (item: FullItem) => (item.opening ? betweenTrips(item, item.opening) : 0);
-
-function betweenTrips(
-  item: FullItem,
-  { distance, nights, days = 0 }: { distance: { readonly m: number } | null; nights: number; days?: number },
+/** Share of the days with what calls for a thing: its strongest call; all of them where every day calls. */
+export function calledShare(
+  triggers: readonly Trigger[],
+  strength: (trigger: Trigger) => keyof typeof CALLED_SHARE | undefined,
 ): number {
-  if (item.wears === "m") return distance?.m ?? 0;
-  if (item.wears === "nights") return nights;
-  if (item.wears === "wet days") return days || nights;
-  return nights * item.rules.perNight;
+  if (triggers.some(isUnavoidable)) return 1;
+  const told = triggers.map((trigger) => CALLED_SHARE[strength(trigger) ?? "none"]);
+  return Math.max(CALLED_SHARE.none, ...told);
 }
 
-/** For each trip and in-turn kind, how many of it were in use on each leg. */
+/** Wear of use that is told of by its sums alone: before the log, or between trips. */
+function wearBetween(
+  item: FullItem,
+  { distance, nights, days }: { distance: { readonly m: number } | null; nights: number; days?: number },
+): number {
+  switch (item.wears) {
+    case "m":
+      return distance?.m ?? 0;
+    case "nights":
+      return nights;
+    case "wet days":
+    case "called days":
+      return days || nights;
+    default:
+      return nights * item.rules.perNight;
+  }
+}
+
+/** For each trip and in-turn kind, how many pieces of it were in use on each leg. */
 type Sharers = ReadonlyMap<string, readonly number[]>;
 
 function countSharers(book: Book, items: readonly FullItem[]): Sharers {
@@ -153,9 +197,31 @@ function countSharers(book: Book, items: readonly FullItem[]): Sharers {
       const legs = sharers.get(key) ?? outing.trip.legs.map(() => 0);
       sharers.set(
         key,
-        legs.map((n, index) => (carry.legs === null || carry.legs.includes(index + 1) ? n + 1 : n)),
+        legs.map((n, at) =>
+          carry.legs === null || carry.legs.includes(outing.trip.legs[at]!.id) ? n + item.pieces : n,
+        ),
       );
     }
   }
   return sharers;
+}
+
+/** Wear that the next trip would add if the item is used on it as it was foreseen: its legs, its ground, its weather. */
+export function wearAhead(item: FullItem, { next, rules }: Pick<Book, "next" | "rules">): number {
+  const { metres, nights, days, stretches, strength } = next;
+  const turns = item.rules.inTurn ? item.pieces : 1;
+  switch (item.wears) {
+    case "m":
+      return item.rules.terrain
+        ? stretches.reduce((sum, stretch) => sum + stretch.metres * rules.terrain[stretch.terrain], 0) / turns
+        : metres / turns;
+    case "nights":
+      return nights / turns;
+    case "wet days":
+      return days * CALLED_SHARE[strength("rain") ?? "some"];
+    case "called days":
+      return days * calledShare(item.triggers, (trigger) => strength(trigger) ?? "some");
+    default:
+      return item.rules.perNight * Math.max(nights, days / 2);
+  }
 }

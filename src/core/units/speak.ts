@@ -12,7 +12,8 @@ const THIN = "\u00a0";
 // Made once: making one costs more than all it writes for a page.
 const WHOLE = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
 const TENTHS = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
-const grouped = (value: number, digits: 0 | 1 = 0) =>
+/** A number with its thousands apart: "1 050". */
+export const grouped = (value: number, digits: 0 | 1 = 0) =>
   (digits ? TENTHS : WHOLE).format(value).replaceAll(",", "\u202f");
 
 /** A weight in the owner's unit: "312 g", "12.4 kg" from 10 kg, "9.6 oz", "2 lb 3.3 oz". */
@@ -62,3 +63,48 @@ export const count = (n: number, one: string, many = `${one}s`) =>
 export function listWords(words: readonly string[], last: "or" | "and" = "and"): string {
   return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} ${last} ${words.at(-1)}`;
 }
+
+const DAY = new Intl.DateTimeFormat("en-GB", {
+  day: "numeric",
+  month: "long",
+  year: "numeric",
+  timeZone: "UTC",
+});
+
+/** A day as people write it: "14 May 2026". */
+export const sayDay = (iso: string) => DAY.format(new Date(`${iso}T00:00:00Z`));
+
+/** From a day to another: "7–28 June 2025". */
+export const sayDays = (from: string, to: string) =>
+  DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`));
+
+const WORDS = [
+  "no",
+  "one",
+  "two",
+  "three",
+  "four",
+  "five",
+  "six",
+  "seven",
+  "eight",
+  "nine",
+  "ten",
+  "eleven",
+  "twelve",
+];
+/** Small numbers in words, for sentences: "three", "27". */
+export const inWords = (n: number) => WORDS[n] ?? grouped(n);
+
+/** How often: "once", "twice", "three times". */
+export const times = (n: number) => (n === 1 ? "once" : n === 2 ? "twice" : `${inWords(n)} times`);
+
+/** So many days as a walker tells them: "three days", "five weeks". */
+export function sayLong(days: number): string {
+  if (days < 14) return `${inWords(days)} ${days === 1 ? "day" : "days"}`;
+  if (days < 70) return `${inWords(Math.round(days / 7))} weeks`;
+  return `${inWords(Math.round(days / 30.4))} months`;
+}
+
+/** A sentence begins with a capital. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,5 +1,6 @@
-import type { ItemState, Job, Stow, TripId, ItemId, Verb } from "@/core/model";
-import type { Urgency } from "@/core/verdict/verdict";
+import type { State } from "@/core/decide/case";
+import type { Job, Stow, TripId, ItemId, Verb } from "@/core/model";
+import type { Urgency } from "@/core/reasons/finding";
 import type { Units } from "@/core/units/speak";
 import type { RulerFigures } from "../ruler";
 import type { StrokeCode } from "../stroke";
@@ -31,9 +32,11 @@ export interface SheetRow {
   readonly ruler: RulerFigures | null;
   readonly left: string;
   /** "active", or how it left. */
-  readonly state: ItemState;
+  readonly state: State;
   readonly verb: Verb;
   readonly urgency: Urgency;
+  /** One telling of the owner: drawn lighter. */
+  readonly leaning: boolean;
   readonly ruled: boolean;
   readonly says: string;
   readonly dead: number;

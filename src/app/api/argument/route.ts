@@ -1,9 +1,12 @@
 import { z } from "zod";
 import { ItemId, Verb } from "@/core/model";
-import { argue, argueToAdd } from "@/core/verdict/argument";
+import { argue, argueToAdd } from "@/core/say/argument";
 import { readBook } from "../../book";
 
-const Asked = z.union([z.object({ item: ItemId, verb: Verb }), z.object({ what: z.string() })]);
+const Asked = z.union([
+  z.object({ item: ItemId, verb: Verb, ground: z.string() }),
+  z.object({ what: z.string() }),
+]);
 
 /** The whole argument of one verdict (`?item=…&verb=…`), or for something to add (`?what=…`); fetched when a slip is opened. */
 export async function GET(request: Request): Promise<Response> {
@@ -19,9 +22,11 @@ async function argumentOf(asked: z.infer<typeof Asked>) {
   const { book, judgements, surveyed, toAdd } = await readBook();
   if ("what" in asked) {
     const addition = toAdd.find(({ what }) => what === asked.what);
-    return addition && argueToAdd(addition, book, judgements);
+    return addition && argueToAdd(addition, book);
   }
   const judgement = judgements.find(({ case: { item } }) => item.id === asked.item);
-  const verdict = judgement?.verdicts.find(({ verb }) => verb === asked.verb);
+  const verdict = judgement?.verdicts.find(
+    ({ verb, reason }) => verb === asked.verb && reason === asked.ground,
+  );
   return judgement && verdict && argue(judgement, verdict, surveyed);
 }

@@ -1,7 +1,7 @@
 import { mkdir, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { revalidatePath } from "next/cache";
-import { logProblems } from "@/core/check";
+import { logProblems } from "@/core/ledger/check";
 import type { Log } from "@/core/model";
 import { dataFolder, store } from "@/data/connection";
 import { addLog, readLog, replaceLog } from "@/data/log";

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
-import { whatIf } from "@/core/verdict/what-if";
+import { nextLike } from "@/core/ledger/next-outing";
+import { says } from "@/core/say/says";
+import { whatIf } from "@/core/reasons/what-if";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import type { ToldChange } from "../../verdicts/what-if";
 import { readBook } from "../../book";
@@ -31,25 +33,15 @@ export async function POST(request: Request): Promise<Response> {
   const changes = whatIf(surveyed, judgements, {
     school,
     mark,
-    ...(next
-      ? {
-          next: {
-            name: "such a trip",
-            ends: surveyed.book.next.ends,
-            days: next.days,
-            nights: next.days - 1,
-            metres: next.metres,
-          },
-        }
-      : {}),
+    ...(next && { next: nextLike({ days: next.days, nights: next.days - 1, metres: next.metres }) }),
   });
   return answer({
     ok: true,
-    value: changes.map(({ item, name, from, to }) => ({
+    value: changes.map(({ item, name, from, to, then }) => ({
       item,
       name,
       from: { verb: from.verb, urgency: from.urgency },
-      to: { verb: to.verb, urgency: to.urgency, says: to.says },
+      to: { verb: to.verb, urgency: to.urgency, says: says(then, to) },
     })),
   });
 }

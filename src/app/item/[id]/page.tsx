@@ -1,9 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { CONDITION } from "@/core/kinds";
+import { CONDITION } from "@/core/trade/kind";
 import { ItemId } from "@/core/model";
-import { count, sayDeadWeight, sayDistance, sayMass } from "@/core/units/speak";
-import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/verdict/words";
+import { count, sayDeadWeight, sayDistance, sayMass, sayDay } from "@/core/units/speak";
+import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
 import { RetireButton } from "@/app/shelf/retire-button";
 import { Slip } from "@/app/verdicts/slip";
 import { Figure } from "@/ui/figure";
@@ -68,7 +68,7 @@ export default async function ItemPage({
         {[
           item.kind,
           item.weight
-            ? `${sayMass(item.weight.g, units)}${item.weighed === "claimed" ? " claimed" : ""}`
+            ? `${sayMass(item.weight.g, units)}${item.weights.at(-1)?.how === "claimed" ? " claimed" : ""}`
             : "not weighed",
           STOW_NAMES[item.stow].toLowerCase(),
           state === "active" ? "" : state,
@@ -135,7 +135,7 @@ export default async function ItemPage({
           <h2 className="text-lg">
             Wear{" "}
             <span className="font-sans text-sm font-normal text-muted">
-              {say(left.worn)} on it; {sayLeft(judgement.case)}
+              {say(left.worn)} on it; {sayLeft(left, item.wears, units)}
             </span>
           </h2>
           <WearChart
@@ -254,18 +254,18 @@ export default async function ItemPage({
     </>
   );
 
-  /** Wear after each trip, with what happened then; entries between trips are in the opening step. */
+  /** Wear after each trip and entry, with what happened then. */
   function wearPoints({ case: one }: typeof judgement & object): WearPoint[] {
-    const trips = totals.wearByTrip;
-    let wear = one.left!.worn - trips.reduce((sum, trip) => sum + trip.wear, 0);
+    let wear = one.left!.worn - totals.steps.reduce((sum, step) => sum + step.wear, 0);
     return [
-      { label: "before and between", wear: inUnit(wear), trouble: "" },
-      ...trips.map(({ carried: { outing, mark }, wear: added }) => {
+      { label: "before", wear: inUnit(wear), trouble: "" },
+      ...totals.steps.map(({ carried, entry, wear: added }) => {
         wear += added;
+        const trouble = carried?.mark.troubles.find((each) => each !== "nuisance");
         return {
-          label: outing.trip.name,
+          label: carried ? carried.outing.trip.name : `${entry!.what}, ${sayDay(entry!.on)}`,
           wear: inUnit(wear),
-          trouble: mark?.trouble === "damaged" || mark?.trouble === "failed" ? mark.trouble : "",
+          trouble: trouble ?? (entry?.what === "damage" ? "damaged" : ""),
         };
       }),
     ];

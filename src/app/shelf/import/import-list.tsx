@@ -172,7 +172,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
               <span>
                 {heavy
                   .slice(0, 6)
-                  .map((row) => `${row.name}: ${row.item?.weight}`)
+                  .map((row) => `${row.name}: ${row.item?.weights?.at(-1)?.weight}`)
                   .join(", ")}
                 {heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend
                 it above.
@@ -204,7 +204,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
                     >
                       <td className="num py-0.5">{row.line}</td>
                       <td>{row.name || "–"}</td>
-                      <td className="num">{row.item?.weight ?? "–"}</td>
+                      <td className="num">{row.item?.weights?.at(-1)?.weight ?? "–"}</td>
                       <td>{row.item?.kind ?? "–"}</td>
                       <td>{row.item?.stow ?? "as its kind"}</td>
                     </tr>

@@ -1,9 +1,11 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { outingOf } from "@/core/ledger/book";
-import { alikeNights, sayNights } from "@/core/sleep/nights";
-import { TripId, type ItemId } from "@/core/model";
-import { count, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
+import { carriedOn } from "@/core/ledger/book";
+import { outingOf } from "@/core/ledger/outing";
+import { alikeNights } from "@/core/ledger/nights";
+import { sayNights } from "@/core/say/nights";
+import { TripId, type ItemId, type LegId } from "@/core/model";
+import { count, sayDays, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
 import { Figure } from "@/ui/figure";
 import { PageHead } from "@/ui/page-head";
 import { Stroke, STROKES } from "@/ui/stroke";
@@ -19,7 +21,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
   const { units } = book.settings;
   const carried = trip.carries.flatMap((carry) => {
     const item = book.item(carry.item);
-    return item ? [{ item, carry, code: strokeOf({ outing, carry, mark: carry.mark, part: 1 }, item) }] : [];
+    return item ? [{ item, carry, code: strokeOf(carriedOn(outing, carry), item) }] : [];
   });
   const load = (of: (item: (typeof carried)[number]["item"]) => boolean) =>
     carried.filter(({ item }) => of(item)).reduce((sum, { item }) => sum + (item.weight?.g ?? 0), 0);
@@ -27,7 +29,11 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
   const deadGramMetres = dead.reduce((sum, { item }) => sum + (item.weight?.g ?? 0) * outing.metres, 0);
   const open = trip.carries.filter((carry) => carry.mark === null).length;
   const nameOf = (item: ItemId) => book.item(item)?.name ?? item;
-  const told = carried.filter(({ carry }) => carry.mark && (carry.mark.note || carry.mark.trouble));
+  const sayLegs = (legs: readonly LegId[]) =>
+    legs.map((leg) => trip.legs.findIndex(({ id: its }) => its === leg) + 1).join(", ");
+  const told = carried.filter(
+    ({ carry }) => carry.mark && (carry.mark.note || carry.mark.troubles.length || carry.mark.exit),
+  );
   return (
     <>
       <PageHead
@@ -49,7 +55,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
           </>
         }
       >
-        {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}
+        {sayDays(trip.starts, trip.ends)}
         {trip.planned && ", planned"}
         {trip.cut && ", cut short"}
       </PageHead>
@@ -178,11 +184,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
                 >
                   {item.name}
                 </Link>
-                {carry.legs && (
-                  <span className="text-xs text-muted">
-                    legs {carry.legs[0]}–{carry.legs.at(-1)}
-                  </span>
-                )}
+                {carry.legs && <span className="text-xs text-muted">legs {sayLegs(carry.legs)}</span>}
               </li>
             ))}
           </ul>

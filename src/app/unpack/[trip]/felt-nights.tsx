@@ -2,7 +2,8 @@
 
 import { useState } from "react";
 import { Felt, FeltNight, type ItemId, type Use } from "@/core/model";
-import { alikeNights, isAlike, sayNights } from "@/core/sleep/nights";
+import { alikeNights, isAlike } from "@/core/ledger/nights";
+import { sayNights } from "@/core/say/nights";
 import { parseTemperature } from "@/core/units/quantity";
 import { count, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";

@@ -1,92 +1,33 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { Cause, Mark, OwnerCall, TROUBLES, WhyUnused } from "@/core/model";
+import { offered } from "@/core/trade/symptoms";
 import { isTyping } from "@/ui/is-typing";
 import { Field, TextField } from "@/ui/field";
+import { questionsOf, type Panel, type PanelQuestion, type Said } from "./panel-questions";
 import type { Thing } from "./pockets";
-import type { Panel } from "./unpack";
 
-type Said = Partial<Mark>;
+/** Answers that a digit can give. */
+const DIGITS = 9;
 
-/** One question with a few answers; a digit picks one. */
-interface Question {
-  readonly name: string;
-  readonly field: keyof Said;
-  readonly answers: readonly (readonly [value: Mark[keyof Mark], word: string])[];
+interface MarkPanelProps {
+  readonly thing: Thing;
+  readonly panel: Panel;
+  readonly mark: Said;
+  readonly onSay: (more: Said) => void;
+  readonly onClose: () => void;
 }
 
-const words = <T extends string>(values: readonly T[]) => values.map((value) => [value, value] as const);
-const WHAT: Question = {
-  name: "How bad",
-  field: "trouble",
-  answers: words(["nuisance", "damaged", "failed"]),
-};
-const CAUSE: Question = { name: "Why", field: "cause", answers: words(Cause.options) };
-const FIX: Question = {
-  name: "On the spot",
-  field: "fix",
-  answers: words(Mark.shape.fix.unwrap().unwrap().options),
-};
-const COST: Question = {
-  name: "It cost",
-  field: "cost",
-  answers: words(Mark.shape.cost.unwrap().unwrap().options),
-};
-const WHY: Question = { name: "Why unused", field: "why", answers: words(WhyUnused.options) };
-const CALL: Question = { name: "Your call", field: "call", answers: words(OwnerCall.options) };
-const EXIT: Question = { name: "It left the pack", field: "trouble", answers: words(TROUBLES.slice(3)) };
-const FROST: Question = {
-  name: "Frost",
-  field: "froze",
-  answers: [
-    [false, "kept from freezing"],
-    [true, "may have frozen wet"],
-  ],
-};
-
-function questionsOf(panel: Panel, { freezes }: Thing): readonly Question[] {
-  const frost = freezes ? [FROST] : [];
-  switch (panel) {
-    case "trouble":
-      return [WHAT, CAUSE, FIX, COST];
-    case "why":
-      return [WHY];
-    case "call":
-      return [CALL];
-    case "exit":
-      return [EXIT, CAUSE];
-    case "note":
-      return [];
-    case "more":
-      return [WHY, WHAT, CAUSE, EXIT, CALL, ...frost];
-  }
-}
-
-/** What more there is to say of one thing. Digits answer the question in hand; Escape closes. */
-export function MarkPanel({
-  thing,
-  panel,
-  mark,
-  onSay,
-  onClose,
-}: {
-  thing: Thing;
-  panel: Panel;
-  mark: Said;
-  onSay: (more: Said) => void;
-  onClose: () => void;
-}) {
+/** What more there is to say of one thing. Digits answer the question in hand, Tab or → leaves it; Escape closes. */
+export function MarkPanel({ thing, panel, mark, onSay, onClose }: MarkPanelProps) {
   const questions = questionsOf(panel, thing);
   const [at, setAt] = useState(0);
   const note = useRef<HTMLTextAreaElement>(null);
   useEffect(() => {
     if (panel === "note") note.current?.focus();
   }, [panel]);
-  const pick = (question: Question, value: Mark[keyof Mark]) => {
-    onSay({ [question.field]: mark[question.field] === value ? null : value });
-    const next = questions.indexOf(question) + 1;
-    if (next < questions.length) setAt(next);
+  const goOn = (from: number) => {
+    if (from + 1 < questions.length) setAt(from + 1);
     else if (panel !== "more") onClose();
   };
   useEffect(() => {
@@ -95,10 +36,12 @@ export function MarkPanel({
       const question = questions[at];
       if (isTyping(event) || !question || panel === "more") return;
       const answer = /^[1-9]$/.test(event.key) ? question.answers[Number(event.key) - 1] : undefined;
-      if (!answer) return;
+      if (!answer && event.key !== "ArrowRight") return;
       event.preventDefault();
       event.stopPropagation();
-      pick(question, answer[0]);
+      // The answer that it has is kept: a key never takes one back.
+      if (answer && !answer.isGiven(mark)) onSay(answer.give(mark));
+      goOn(at);
     };
     window.addEventListener("keydown", onKey, true);
     return () => window.removeEventListener("keydown", onKey, true);
@@ -110,71 +53,111 @@ export function MarkPanel({
       aria-label={`More about ${thing.name}`}
     >
       {questions.map((question, n) => (
-        <div
+        <Answers
           key={question.name}
-          className="flex flex-wrap items-center gap-1.5"
-          role="group"
-          aria-label={question.name}
-        >
-          <span className={`w-24 text-sm ${n === at && panel !== "more" ? "font-bold" : "text-muted"}`}>
-            {question.name}
-          </span>
-          {question.answers.map(([value, word], digit) => (
+          question={question}
+          inHand={n === at && panel !== "more"}
+          mark={mark}
+          onSay={(more, given) => {
+            onSay(more);
+            if (given && panel !== "more") goOn(n);
+          }}
+        />
+      ))}
+      {panel === "more" && (
+        <div className={QUESTION} role="group" aria-label="Condition now">
+          <span className={`${ASKED} text-muted`}>Condition</span>
+          <div className={ANSWERS}>
+            {[5, 4, 3, 2, 1, 0].map((n) => (
+              <button
+                key={n}
+                type="button"
+                aria-pressed={mark.condition === n}
+                onClick={() => onSay({ condition: mark.condition === n ? null : n })}
+                className={`${ANSWER} min-w-11 ${mark.condition === n ? GIVEN : OPEN}`}
+              >
+                {n === 5 ? "5 as new" : n === 0 ? "0 gone" : n}
+              </button>
+            ))}
+          </div>
+        </div>
+      )}
+      {(panel === "more" || panel === "exit") && (
+        <Numbers thing={thing} panel={panel} mark={mark} onSay={onSay} />
+      )}
+      {(panel === "note" || panel === "more" || panel === "trouble") && (
+        <NoteField ref={note} mark={mark} onSay={onSay} onClose={onClose} />
+      )}
+      <button type="button" className="btn btn-plain" onClick={onClose}>
+        Done
+      </button>
+    </div>
+  );
+}
+
+const QUESTION = "grid gap-x-2 gap-y-1 tabs:grid-cols-[7.5rem_1fr]";
+const ASKED = "text-sm tabs:pt-1.5";
+const ANSWERS = "flex flex-wrap gap-1.5";
+const ANSWER = "inline-flex min-h-8 items-center gap-1.5 border px-2 text-sm pointer-coarse:min-h-11";
+const GIVEN = "border-ink bg-catkin font-semibold";
+const OPEN = "border-rule bg-sheet hover:border-ink";
+
+interface AnswersProps {
+  readonly question: PanelQuestion;
+  readonly inHand: boolean;
+  readonly mark: Said;
+  readonly onSay: (more: Said, given: boolean) => void;
+}
+
+function Answers({ question: { name, answers }, inHand, mark, onSay }: AnswersProps) {
+  return (
+    <div className={QUESTION} role="group" aria-label={name}>
+      <span className={`${ASKED} ${inHand ? "font-bold" : "text-muted"}`}>{name}</span>
+      <div className={ANSWERS}>
+        {answers.map(({ word, isGiven, give, takeBack }, digit) => {
+          const given = isGiven(mark);
+          return (
             <button
               key={word}
               type="button"
-              aria-pressed={mark[question.field] === value}
-              onClick={() => pick(question, value)}
-              className={`inline-flex min-h-8 items-center gap-1.5 border px-2 text-sm pointer-coarse:min-h-11 ${mark[question.field] === value ? "border-ink bg-catkin font-semibold" : "border-rule bg-sheet hover:border-ink"}`}
+              aria-pressed={given}
+              onClick={() => onSay(given ? takeBack(mark) : give(mark), !given)}
+              className={`${ANSWER} ${given ? GIVEN : OPEN}`}
             >
-              {panel !== "more" && n === at && (
+              {inHand && digit < DIGITS && (
                 <span className="kbd hidden tabs:inline-block" aria-hidden="true">
                   {digit + 1}
                 </span>
               )}
               {word}
             </button>
-          ))}
-        </div>
-      ))}
-      {panel === "more" && (
-        <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Condition now">
-          <span className="w-24 text-sm text-muted">Condition</span>
-          {[5, 4, 3, 2, 1, 0].map((n) => (
-            <button
-              key={n}
-              type="button"
-              aria-pressed={mark.condition === n}
-              onClick={() => onSay({ condition: mark.condition === n ? null : n })}
-              className={`min-h-8 min-w-11 border px-2 text-sm pointer-coarse:min-h-11 ${mark.condition === n ? "border-ink bg-catkin font-semibold" : "border-rule bg-sheet hover:border-ink"}`}
-            >
-              {n === 5 ? "5 as new" : n === 0 ? "0 gone" : n}
-            </button>
-          ))}
-        </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+/** What is counted or measured: days used, a reading, pieces gone and enough, what is left. */
+function Numbers({ thing, panel, mark, onSay }: Omit<MarkPanelProps, "onClose">) {
+  return (
+    <div className="flex flex-wrap gap-3">
+      {panel === "more" && thing.days !== null && (
+        <NumberField
+          label={`Days used, of ${thing.days}`}
+          value={mark.days ?? null}
+          max={thing.days}
+          onSay={(days) => onSay({ days })}
+        />
       )}
-      {panel === "more" && (thing.days !== null || thing.measure) && (
-        <div className="flex flex-wrap gap-3">
-          {thing.days !== null && (
-            <NumberField
-              label={`Days used, of ${thing.days}`}
-              value={mark.days ?? null}
-              max={thing.days}
-              onSay={(days) => onSay({ days })}
-            />
-          )}
-          {thing.measure && (
-            <NumberField
-              label={`Its ${thing.measure.what}, ${thing.measure.unit}`}
-              value={mark.reading?.value ?? null}
-              onSay={(value) =>
-                onSay({ reading: value === null ? null : { what: thing.measure!.what, value } })
-              }
-            />
-          )}
-        </div>
+      {panel === "more" && thing.measure && (
+        <NumberField
+          label={`Its ${thing.measure.what}, ${thing.measure.unit}`}
+          value={mark.reading?.value ?? null}
+          onSay={(value) => onSay({ reading: value === null ? null : { what: thing.measure!.what, value } })}
+        />
       )}
-      {(panel === "exit" || panel === "more") && thing.pieces > 1 && (
+      {thing.pieces > 1 && (
         <NumberField
           label={`Pieces gone, of ${thing.pieces}`}
           value={mark.pieces ?? null}
@@ -182,29 +165,83 @@ export function MarkPanel({
           onSay={(pieces) => onSay({ pieces: pieces === null ? null : Math.round(pieces) })}
         />
       )}
-      {(panel === "note" || panel === "more" || panel === "trouble") && (
-        <TextField
-          ref={note}
-          label="Note"
-          rows={2}
-          className="max-w-xl"
-          defaultValue={mark.note ?? ""}
-          maxLength={4000}
-          onBlur={(event) => {
-            if (event.target.value !== (mark.note ?? "")) onSay({ note: event.target.value });
-          }}
-          onKeyDown={(event) => {
-            if (event.key === "Enter" && !event.shiftKey) {
-              event.preventDefault();
-              event.currentTarget.blur();
-              onClose();
-            }
-          }}
+      {panel === "more" && thing.pieces > 1 && (
+        <NumberField
+          label={`Would have been enough, of ${thing.pieces}`}
+          value={mark.enough ?? null}
+          max={thing.pieces}
+          onSay={(enough) => onSay({ enough: enough === null ? null : Math.round(enough) })}
         />
       )}
-      <button type="button" className="btn btn-plain" onClick={onClose}>
-        Done
-      </button>
+      {panel === "more" && thing.contents && (
+        <NumberField
+          label="Left now, in %"
+          value={mark.left == null ? null : Math.round(mark.left * 100)}
+          max={100}
+          onSay={(left) => onSay({ left: left === null ? null : left / 100 })}
+        />
+      )}
+    </div>
+  );
+}
+
+interface NoteFieldProps extends Pick<MarkPanelProps, "mark" | "onSay" | "onClose"> {
+  readonly ref: React.Ref<HTMLTextAreaElement>;
+}
+
+/** The owner's own words. What they sound like is offered, for one press to confirm; they never judge by themselves. */
+function NoteField({ ref, mark, onSay, onClose }: NoteFieldProps) {
+  const [typed, setTyped] = useState(mark.note ?? "");
+  const { symptoms, complaints } = offered(typed);
+  const offers = [
+    ...symptoms
+      .filter((symptom) => !mark.symptoms?.includes(symptom))
+      .map((symptom) => ({ word: symptom, say: { symptoms: [...(mark.symptoms ?? []), symptom] } })),
+    ...complaints
+      .filter((what) => !mark.complaints?.some((each) => each.what === what))
+      .map((what) => ({ word: what, say: { complaints: [...(mark.complaints ?? []), { what, on: null }] } })),
+  ].slice(0, 4);
+  return (
+    <div className="max-w-xl">
+      <TextField
+        ref={ref}
+        label="Note"
+        rows={2}
+        value={typed}
+        maxLength={4000}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={(event) => {
+          if (event.target.value !== (mark.note ?? "")) onSay({ note: event.target.value });
+        }}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" && !event.shiftKey) {
+            event.preventDefault();
+            event.currentTarget.blur();
+            onClose();
+          }
+        }}
+      />
+      {offers.length > 0 && (
+        <p
+          className="mt-1 flex flex-wrap items-center gap-1.5 text-sm text-muted"
+          role="group"
+          aria-label="It sounds like"
+        >
+          It sounds like
+          {offers.map(({ word, say }) => (
+            <button
+              key={word}
+              type="button"
+              className={`${ANSWER} ${OPEN}`}
+              // Before the field is left, or its note would go out alone.
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => onSay({ ...say, note: typed })}
+            >
+              {word}
+            </button>
+          ))}
+        </p>
+      )}
     </div>
   );
 }

@@ -1,11 +1,12 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { callsFor } from "@/core/evidence/chances";
-import { CONDITION } from "@/core/kinds";
-import { outingOf, type Book } from "@/core/ledger/book";
+import { CONDITION } from "@/core/trade/kind";
+import { likelySymptoms } from "@/core/trade/symptoms";
+import { outingOf } from "@/core/ledger/outing";
+import { carriedOn, type Book } from "@/core/ledger/book";
 import { STOWS, TripId, type Carry, type Job, type Trip } from "@/core/model";
 import { listWords, sayMass } from "@/core/units/speak";
-import { sayTrigger } from "@/core/verdict/words";
+import { sayTrigger } from "@/core/say/words";
 import { Empty, PageHead } from "@/ui/page-head";
 import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
@@ -84,6 +85,7 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
       .carriedOf(item.id)
       .filter((one) => one.outing.trip.id !== trip.id && one.outing.trip.starts <= trip.starts)
       .slice(-PATTERN);
+    const { calls } = carriedOn(outing, carry);
     const weather = item.triggers.filter((trigger) => trigger !== "injury" && trigger !== "breakage");
     return [
       {
@@ -93,15 +95,17 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
         weight: item.weight ? sayMass(item.weight.g, book.settings.units) : "",
         pieces: item.pieces,
         cover: item.cover,
-        freezes: item.rules.freezes && outing.calls.has("freezing"),
+        contents: item.rules.contents,
+        symptoms: likelySymptoms(item.rules),
+        freezes: item.rules.freezes && calls.has("freezing"),
         measure: item.rules.readings.find(({ what }) => what !== CONDITION.what) ?? null,
         days: outing.days >= LONG_DAYS ? outing.days : null,
         pattern: before.map((one) => strokeOf(one, item)),
         mark: carry.mark,
         hint:
-          item.cover || callsFor(outing, item.triggers) || weather.length === 0
+          item.cover || item.triggers.some((trigger) => calls.has(trigger)) || weather.length === 0
             ? ""
-            : `no ${listWords(weather.map(sayTrigger), "or").replace(/^a /, "")} noted`,
+            : `no ${listWords(weather.map(sayTrigger), "or")} noted`,
       },
     ];
   });

@@ -1,4 +1,4 @@
-import type { ItemId, Mark, Stow } from "@/core/model";
+import type { ItemId, Mark, Stow, Symptom } from "@/core/model";
 import type { StrokeCode } from "@/ui/stroke";
 
 /** One thing on the floor. */
@@ -9,8 +9,12 @@ export interface Thing {
   readonly weight: string;
   readonly pieces: number;
   readonly cover: boolean;
+  /** Used up or opened part by part: how much is left is worth saying. */
+  readonly contents: boolean;
   /** Ask whether it froze wet. */
   readonly freezes: boolean;
+  /** What may be seen on it, the likeliest of its kind first. */
+  readonly symptoms: readonly Symptom[];
   /** What can be measured on it, beside its condition. */
   readonly measure: { readonly what: string; readonly unit: string } | null;
   /** Days it was along, where the trip was long enough for them to matter. */

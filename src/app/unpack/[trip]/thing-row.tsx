@@ -3,10 +3,11 @@
 import { MoreHorizontal } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Mark, Use } from "@/core/model";
+import { listWords, percent } from "@/core/units/speak";
 import { Stroke, StrokeRow, STROKES, type StrokeCode } from "@/ui/stroke";
 import { MarkPanel } from "./mark-panel";
 import type { Thing } from "./pockets";
-import type { Panel } from "./unpack";
+import { FROST_WORDS, type Panel } from "./panel-questions";
 
 const USES: readonly { readonly use: Use; readonly code: StrokeCode; readonly key: string }[] = [
   { use: "used", code: "u", key: "u" },
@@ -48,7 +49,10 @@ export function ThingRow({
     if (!row.current?.contains(document.activeElement)) row.current?.focus({ preventScroll: true });
   }, [focused]);
   const said = [
-    mark?.trouble,
+    mark && listWords(mark.troubles),
+    mark && listWords(mark.symptoms),
+    mark && listWords(mark.complaints.map(({ what }) => what)),
+    mark?.exit?.how,
     mark?.cause,
     mark?.why,
     mark?.fix,
@@ -58,7 +62,9 @@ export function ThingRow({
         ? `condition ${draft.condition}`
         : null,
     mark?.call ?? draft?.call,
-    mark?.froze === true ? "froze wet" : mark?.froze === false ? "kept from freezing" : null,
+    mark?.frost ? FROST_WORDS[mark.frost] : null,
+    mark?.enough != null ? `${mark.enough} would do` : null,
+    mark?.left != null ? `${percent(mark.left)} left` : null,
     mark?.pieces ? `${mark.pieces} gone` : null,
     mark?.note || draft?.note,
   ]
@@ -73,7 +79,7 @@ export function ThingRow({
       ref={row}
       tabIndex={focused ? 0 : -1}
       onFocus={(event) => event.target === row.current && onFocus()}
-      aria-label={`${thing.name}: ${mark ? (mark.trouble ?? mark.use) : "not marked"}`}
+      aria-label={`${thing.name}: ${mark ? (mark.exit?.how ?? mark.troubles.at(-1) ?? mark.use) : "not marked"}`}
       className={`scroll-my-24 border-b border-rule px-2 py-1.5 outline-none ${focused ? "bg-leaf-soft shadow-[inset_4px_0_0_var(--leaf)]" : ""}`}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5">
@@ -103,10 +109,10 @@ export function ThingRow({
               key={use}
               type="button"
               tabIndex={focused ? 0 : -1}
-              aria-pressed={mark?.use === use && mark.trouble !== "failed"}
+              aria-pressed={mark?.use === use && !mark.troubles.includes("failed")}
               aria-keyshortcuts={key}
               onClick={() => onUse(use)}
-              className={`${button} ${mark?.use === use && mark.trouble !== "failed" ? chosen : plain}`}
+              className={`${button} ${mark?.use === use && !mark.troubles.includes("failed") ? chosen : plain}`}
             >
               <Stroke code={code} size={16} fresh={mark?.use === use} />
               {use}
@@ -115,10 +121,10 @@ export function ThingRow({
           <button
             type="button"
             tabIndex={focused ? 0 : -1}
-            aria-pressed={mark?.trouble === "failed"}
+            aria-pressed={mark?.troubles.includes("failed")}
             aria-keyshortcuts="f"
             onClick={onFail}
-            className={`${button} ${mark?.trouble === "failed" ? "border-sting bg-sting-soft" : plain}`}
+            className={`${button} ${mark?.troubles.includes("failed") ? "border-sting bg-sting-soft" : plain}`}
           >
             <Stroke code="f" size={16} />
             failed

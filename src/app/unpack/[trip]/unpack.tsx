@@ -11,13 +11,19 @@ import { PageHead } from "@/ui/page-head";
 import { sendMark, sendWaiting } from "@/ui/send-mark";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { KeysHelp } from "./keys-help";
+import type { Panel } from "./panel-questions";
 import { nextUnmarked, pocketsOf, type Marks, type Thing } from "./pockets";
 import { ThingRow } from "./thing-row";
 
-export type Panel = "trouble" | "why" | "call" | "exit" | "note" | "more";
-
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
-const PANEL_KEYS: Readonly<Record<string, Panel>> = { w: "why", c: "call", e: "exit", Enter: "note" };
+const PANEL_KEYS: Readonly<Record<string, Panel>> = {
+  t: "trouble",
+  x: "complaint",
+  w: "why",
+  c: "call",
+  e: "exit",
+  Enter: "note",
+};
 
 /** After the last mark is saved, how long to wait before asking the server what follows. */
 const QUIET_MS = 700;
@@ -71,7 +77,7 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
         ...known,
         ...drafts.get(thing.id),
         use,
-        why: use === "unused" ? (known?.why ?? null) : null,
+        why: use === "unused" || known?.why === "too much of it" ? (known?.why ?? null) : null,
       });
       change([{ item: thing.id, mark }]);
       setPanel(null);
@@ -86,7 +92,8 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     (thing: Thing, more: Partial<Mark>) => {
       const known = marks.get(thing.id);
       const implied: Use | undefined =
-        known?.use ?? (more.trouble ? "used" : more.why ? "unused" : undefined);
+        known?.use ??
+        (more.troubles?.length || more.complaints?.length ? "used" : more.why ? "unused" : undefined);
       if (!implied)
         return setDrafts((before) => new Map(before).set(thing.id, { ...before.get(thing.id), ...more }));
       change([
@@ -98,10 +105,11 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
 
   const fail = useCallback(
     (thing: Thing) => {
-      say(thing, { use: "used", trouble: "failed" });
+      const known = marks.get(thing.id)?.troubles ?? [];
+      say(thing, { use: "used", troubles: [...known.filter((trouble) => trouble !== "failed"), "failed"] });
       setPanel({ item: thing.id, kind: "trouble" });
     },
-    [say],
+    [marks, say],
   );
 
   const restUsed = useCallback(() => {

@@ -3,10 +3,12 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { z } from "zod";
-import { findKind, KINDS } from "@/core/kinds";
+import { findKind } from "@/core/trade/names";
+import { KINDS } from "@/core/trade/kinds";
 import type { Item } from "@/core/model";
 import { Consequence, ItemState, JOBS, Load, STOWS, TRIGGERS, type Job, type Trigger } from "@/core/model";
 import { saveItem } from "@/app/shelf/actions";
+import type { Answer } from "@/ui/answer";
 import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -48,15 +50,15 @@ function toValues(item: FileItem): Values {
   return {
     name: item.name,
     kind: item.kind,
-    weight: blank(item.weight),
-    weighed: item.weighed ?? "measured",
+    weight: blank(item.weights?.at(-1)?.weight),
+    weighed: item.weights?.at(-1)?.how ?? "measured",
     stow: blank(item.stow),
     bag: blank(item.bag),
     load: blank(item.load),
     cover: item.cover === null || item.cover === undefined ? "" : item.cover ? "yes" : "no",
     consequence: blank(item.consequence),
     pieces: blank(item.pieces ?? 1),
-    past: item.past ?? "new",
+    past: item.past ?? "known",
     openingDistance: blank(opening?.distance),
     openingNights: blank(opening?.nights),
     acquired: blank(item.acquired),
@@ -74,14 +76,21 @@ function toValues(item: FileItem): Values {
 
 const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
 
+/** Another weight is a weighing more; the same one stays as it was. */
+function weighed({ weight, weighed: how }: Values, { weights = [] }: FileItem): unknown[] {
+  const last = weights.at(-1);
+  if (weight.trim() === "") return [];
+  if (last && blank(last.weight) === weight.trim() && (last.how ?? "measured") === how) return weights;
+  return [...weights, { weight: weight.trim(), how }];
+}
+
 function toItem(id: string, v: Values, was: FileItem): unknown {
   return {
     ...was,
     id,
     name: v.name,
     kind: v.kind,
-    weight: orNull(v.weight),
-    weighed: v.weighed,
+    weights: weighed(v, was),
     stow: orNull(v.stow),
     bag: v.stow === "bag" ? orNull(v.bag) : null,
     load: orNull(v.load),
@@ -110,11 +119,31 @@ function toItem(id: string, v: Values, was: FileItem): unknown {
   };
 }
 
+/** What the record keeps in a list or a pair stands in the form as one field. */
+const FORM_FIELDS: readonly (readonly [RegExp, keyof Values])[] = [
+  [/^weights\./, "weight"],
+  [/^opening\.distance/, "openingDistance"],
+  [/^opening\.nights/, "openingNights"],
+];
+
+const byFormField = (answer: Answer): Answer =>
+  answer.ok
+    ? answer
+    : {
+        ...answer,
+        fields: Object.fromEntries(
+          Object.entries(answer.fields).map(([path, message]) => [
+            FORM_FIELDS.find(([pattern]) => pattern.test(path))?.[1] ?? path,
+            message,
+          ]),
+        ),
+      };
+
 export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (readonly [string, string])[] }) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
     toValues(item),
-    (values, sure) => saveItem(toItem(item.id, values, item), sure),
+    async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item), sure)),
     () => {
       tellOtherTabs();
       router.push(`/item/${item.id}`);
@@ -127,7 +156,7 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
     formState: { errors },
   } = form;
   const kind = findKind(watch("kind"));
-  const error = (name: string) => (errors as Record<string, { message?: string } | undefined>)[name]?.message;
+  const error = (name: keyof Values) => errors[name]?.message;
   const asKind = (value: string | undefined) => ["", `as its kind: ${value ?? "–"}`] as const;
   return (
     <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
@@ -229,14 +258,14 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
               <Field
                 label="Walked before"
                 {...register("openingDistance")}
-                error={error("opening.distance")}
+                error={error("openingDistance")}
                 hint="540 km or 335 mi"
               />
               <Field
                 label="Nights before"
                 inputMode="decimal"
                 {...register("openingNights")}
-                error={error("opening.nights")}
+                error={error("openingNights")}
               />
             </>
           )}

@@ -1,0 +1,125 @@
+import { readdirSync, readFileSync } from "node:fs";
+import path from "node:path";
+import { openBook } from "@/core/ledger/book";
+import type { Log, SchoolName, Verb } from "@/core/model";
+import { additions } from "@/core/reasons/add";
+import { judge, type Judgement } from "@/core/reasons/judge";
+import { readLogFile, sayProblem } from "@/formats/log-file";
+
+/** What a practitioner would say of one thing: the leading verb, and others that a reasonable one would accept. */
+interface Expected {
+  readonly item: string;
+  readonly best: Verb;
+  readonly also: readonly Verb[];
+  readonly why: string;
+}
+
+/** An invented owner: a whole kit with its log, and what a fair practitioner would say of every thing. */
+export interface Kit {
+  readonly name: string;
+  readonly about: string;
+  readonly school: SchoolName;
+  readonly today: string;
+  readonly log: Log;
+  readonly expected: readonly Expected[];
+  readonly expectedAdd: readonly { readonly what: string; readonly why: string }[];
+}
+
+const FOLDER = path.join(import.meta.dirname, "practice");
+
+/**
+ * The kits as they were written (version 1), or as a careful owner would have marked them in version 2.
+ *
+ * @throws Error if a kit can't be read
+ */
+export const practiceKits = (version: "v1" | "v2"): Kit[] =>
+  readdirSync(path.join(FOLDER, version))
+    .filter((file) => file.endsWith(".json"))
+    .sort()
+    .map((file) => readKit(path.join(FOLDER, version, file)));
+
+function readKit(file: string): Kit {
+  const { log, ...kit } = JSON.parse(readFileSync(file, "utf8")) as Omit<Kit, "log" | "name"> & {
+    log: unknown;
+  };
+  const read = readLogFile(JSON.stringify(log));
+  if (!read.ok) throw new Error(`${file}: ${read.problems.map(sayProblem).join("; ")}`);
+  return { ...kit, name: path.basename(file, ".json"), log: read.log };
+}
+
+/** One thing judged against what was expected of it: 1 for the best verb, ½ for one that is accepted. */
+export interface Hit {
+  readonly kit: string;
+  readonly expected: Expected;
+  readonly verb: Verb;
+  readonly score: number;
+  readonly judgement: Judgement;
+}
+
+export interface Score {
+  readonly hits: readonly Hit[];
+  /** Mean of the hits; and the mean over verbs of the hits within each best verb. */
+  readonly agreement: number;
+  readonly balanced: number;
+  /** Things that should stay and were told otherwise, of all that should stay. */
+  readonly falseAlarms: number;
+  readonly kept: number;
+  readonly named: number;
+  readonly toName: number;
+  readonly namedWrongly: number;
+  /** Cover that was told to stay at home. */
+  readonly coverDropped: number;
+}
+
+const STAYS: readonly Verb[] = ["keep", "keep as cover"];
+const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
+
+export function scoreOf(kits: readonly Kit[]): Score {
+  const judged = kits.map((kit) => {
+    const book = openBook(kit.log, kit.today, kit.school);
+    const judgements = judge(book);
+    return { kit, judgements, toAdd: additions(book, judgements) };
+  });
+  const hits = judged.flatMap(({ kit, judgements }) =>
+    kit.expected.map((expected): Hit => {
+      const judgement = judgements.find(
+        ({ case: { item } }) => item.id === expected.item || item.name === expected.item,
+      );
+      if (!judgement) throw new Error(`${kit.name}: nothing is called ${expected.item}`);
+      const { verb } = judgement.verdicts[0];
+      const score = verb === expected.best ? 1 : expected.also.includes(verb) ? 0.5 : 0;
+      return { kit: kit.name, expected, verb, score, judgement };
+    }),
+  );
+  const verbs = [...new Set(hits.map(({ expected }) => expected.best))];
+  const staying = hits.filter(({ expected: { best, also } }) =>
+    [best, ...also].every((verb) => STAYS.includes(verb)),
+  );
+  const named = judged.map(({ kit, toAdd }) => ({
+    right: kit.expectedAdd.filter(({ what }) => toAdd.some((addition) => addition.what === what)).length,
+    wrong: toAdd.filter(({ what }) => kit.expectedAdd.every((each) => each.what !== what)).length,
+  }));
+  return {
+    hits,
+    agreement: mean(hits.map(({ score }) => score)),
+    balanced: mean(
+      verbs.map((verb) =>
+        mean(hits.filter(({ expected }) => expected.best === verb).map(({ score }) => score)),
+      ),
+    ),
+    falseAlarms: staying.filter(({ verb }) => !STAYS.includes(verb)).length,
+    kept: staying.length,
+    named: named.reduce((sum, { right }) => sum + right, 0),
+    toName: kits.reduce((sum, { expectedAdd }) => sum + expectedAdd.length, 0),
+    namedWrongly: named.reduce((sum, { wrong }) => sum + wrong, 0),
+    coverDropped: hits.filter(
+      ({
+        judgement: {
+          case: { item },
+        },
+        expected,
+        verb,
+      }) => item.cover && verb === "drop" && expected.best !== "drop",
+    ).length,
+  };
+}

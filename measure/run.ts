@@ -1,0 +1,251 @@
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { PGlite } from "@electric-sql/pglite";
+import { sheetOf } from "@/app/(tally)/sheet-of";
+import { questionsAfter } from "@/core/ask/questions";
+import { openBook, withMark } from "@/core/ledger/book";
+import { Mark } from "@/core/model";
+import { survey } from "@/core/decide/case";
+import { judge, judgeAll, rejudge } from "@/core/reasons/judge";
+import { whatIf } from "@/core/reasons/what-if";
+import { readLog, replaceLog } from "@/data/log";
+import { migrate } from "@/data/migrate";
+import { liteStore } from "@/data/store";
+import { parseXml, readGpx } from "@/formats/gpx";
+import { ensureBuild } from "../scripts/setup.mjs";
+import { answers, freePort, launch, openBrowser } from "../tests/launch";
+import { madeUpLog } from "./made-up-log";
+
+const ITEMS = 300;
+const TRIPS = 200;
+const POINTS = 100_000;
+const TODAY = "2026-01-01";
+
+const timed = async (work: () => unknown): Promise<number> => {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+};
+
+const middle = (numbers: readonly number[]) =>
+  [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)]!;
+
+/** Median time in ms of some runs, after two that warm up. */
+async function median(work: () => unknown, runs = 9): Promise<number> {
+  const times: number[] = [];
+  for (let n = 0; n < runs + 2; n++) times.push(await timed(work));
+  return middle(times.slice(2));
+}
+
+/**
+ * Times `work` against `base`, turn about, so that what slows the machine slows both; after two turns that warm up.
+ * Tells the median of the ratios, and the least and the most of them.
+ */
+async function against(
+  base: () => unknown,
+  what: string,
+  work: () => unknown,
+  aim: string,
+  runs = 15,
+): Promise<void> {
+  const turns: { ms: number; ratio: number }[] = [];
+  for (let n = 0; n < runs + 2; n++) {
+    const of = await timed(base);
+    const ms = await timed(work);
+    if (n >= 2) turns.push({ ms, ratio: ms / of });
+  }
+  const ratios = turns.map(({ ratio }) => ratio);
+  console.log(
+    `${what.padEnd(58)} ${middle(turns.map(({ ms }) => ms))
+      .toFixed(0)
+      .padStart(
+        6,
+      )} ms  ${middle(ratios).toFixed(2).padStart(6)} ×  (${Math.min(...ratios).toFixed(1)} to ${Math.max(...ratios).toFixed(1)})   aim ${aim}`,
+  );
+}
+
+async function speedOfJudgement(folder: string): Promise<string> {
+  console.log(`\n${ITEMS} items × ${TRIPS} trips, ${ITEMS * TRIPS} marks`);
+  const lite = await PGlite.create(path.join(folder, "pg"));
+  const store = liteStore(lite);
+  await migrate(store);
+  await store.transaction((tx) => replaceLog(tx, madeUpLog(ITEMS, TRIPS)));
+  const aggregate = () =>
+    store.query(
+      `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
+       from carry c join trip t on t.id = c.trip join (select trip, sum(distance_m) as metres from leg group by trip) l on l.trip = t.id
+      group by c.item, c.use`,
+    );
+  console.log(
+    `${"one plain SQL aggregate over the marks".padEnd(58)} ${(await median(aggregate)).toFixed(0).padStart(6)} ms`,
+  );
+  await against(
+    aggregate,
+    "tally page's server work: query, judgement, sheet",
+    async () => {
+      const book = openBook(await readLog(store), TODAY);
+      sheetOf(book, judge(book));
+    },
+    "≤ 5 ×",
+  );
+  const log = await readLog(store);
+  await against(
+    aggregate,
+    "whole verdict run, from the log in memory",
+    () => judge(openBook(log, TODAY)),
+    "≤ 5 ×",
+  );
+  const book = openBook(log, TODAY);
+  const surveyed = survey(book);
+  const judgements = judgeAll(surveyed);
+  await against(aggregate, "all verdicts, from totals", () => judgeAll(surveyed), "≤ 5 ×");
+  const fromTotals = await median(() => judgeAll(surveyed));
+  // Each run changes the mark of another thing: what one touches differs from thing to thing.
+  let next = 0;
+  const changed = () => {
+    const item = book.items[(next += 7) % ITEMS]!.id;
+    return { item, trip: book.outings[next % TRIPS]!.trip.id, mark: Mark.parse({ use: "unused" }) };
+  };
+  const one = await median(() => {
+    const mark = changed();
+    rejudge(surveyed, withMark(book, mark), mark.item);
+  }, 99);
+  console.log(
+    `${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`,
+  );
+  await against(
+    aggregate,
+    "what if: another school",
+    () => whatIf(surveyed, judgements, { school: "lean" }),
+    "–",
+  );
+  const snapshot = path.join(folder, "big.tar");
+  await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
+  await store.close();
+  return snapshot;
+}
+
+/** How the judgement grows with the things, and what the questions after it cost. */
+async function growthOfJudgement(): Promise<void> {
+  console.log("\nTo a whole verdict run over 500 items × 50 trips");
+  const [small, large] = [openBook(madeUpLog(500, 50), TODAY), openBook(madeUpLog(5000, 50), TODAY)];
+  const base = () => judge(small);
+  await against(base, "a whole verdict run over 5000 items × 50 trips", () => judge(large), "≤ 15 ×", 7);
+  const surveyed = survey(small);
+  const judgements = judgeAll(surveyed);
+  await against(
+    base,
+    "the questions worth asking of 500 items",
+    () => questionsAfter(surveyed, judgements),
+    "≤ 3 ×",
+    7,
+  );
+}
+
+async function speedOfTracks(): Promise<void> {
+  console.log(`\nGPX of ${POINTS} points`);
+  const points = Array.from(
+    { length: POINTS },
+    (_, n) =>
+      `<trkpt lat="${(10 + Math.sin(n / 900) / 10).toFixed(6)}" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${(300 + 200 * Math.sin(n / 700)).toFixed(1)}</ele><time>${new Date(1_750_000_000_000 + n * 5000).toISOString()}</time></trkpt>`,
+  );
+  const text = `<?xml version="1.0"?><gpx version="1.1"><trk><trkseg>${points.join("\n")}</trkseg></trk></gpx>`;
+  await against(
+    () => parseXml(text),
+    "read and measured, to the XML package alone",
+    () => readGpx(text),
+    "≤ 3 ×",
+    7,
+  );
+}
+
+/** Longest task, in ms, while `work` goes on in the page. */
+async function smoothness(folder: string, snapshot: string): Promise<void> {
+  console.log("\nThe sheet in the browser, longest task while");
+  await ensureBuild();
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  const child = launch(path.join(folder, "served"), port, snapshot);
+  const browser = await openBrowser();
+  try {
+    await answers(url, child);
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(url, { waitUntil: "networkidle" });
+    await page.evaluate(() => {
+      const kept = window as unknown as { tasks: number[] };
+      kept.tasks = [];
+      new PerformanceObserver((list) =>
+        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+      ).observe({ type: "longtask" });
+    });
+    // The machine is shared: a round in which something else took it says nothing of the page, so the median round is told.
+    const inRounds = async (what: string, walk: () => Promise<void>) => {
+      const rounds: number[] = [];
+      for (let n = 0; n < 5; n++) {
+        await longest();
+        await walk();
+        await page.waitForTimeout(300);
+        rounds.push(await longest());
+      }
+      const sorted = rounds.map(Math.round).sort((a, b) => a - b);
+      console.log(
+        `${what.padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`,
+      );
+    };
+    const longest = () =>
+      page.evaluate(() =>
+        (window as unknown as { tasks: number[] }).tasks
+          .splice(0)
+          .reduce((most, ms) => Math.max(most, ms), 0),
+      );
+    const tell = async (what: string) =>
+      console.log(
+        `${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`,
+      );
+    await page.waitForTimeout(1000);
+    await longest(); // what was left of loading the page
+    await page.mouse.move(500, 500);
+    await inRounds("scrolling down and across, back and forth", async () => {
+      for (const way of [1, -1]) {
+        for (let n = 0; n < 40; n++) await page.mouse.wheel(0, way * 120);
+        for (let n = 0; n < 40; n++) await page.mouse.wheel(way * -120, 0);
+      }
+    });
+    await page.mouse.click(560, 560); // a cell in view, as a walker would
+    await inRounds("walking by arrow keys", async () => {
+      for (const key of ["ArrowDown", "ArrowLeft", "ArrowUp", "ArrowRight"])
+        for (let n = 0; n < 40; n++) await page.keyboard.press(key);
+    });
+    await page.goto(`${url}/trips/new`, { waitUntil: "networkidle" });
+    await page.evaluate(() => {
+      const kept = window as unknown as { tasks: number[] };
+      kept.tasks = [];
+      new PerformanceObserver((list) =>
+        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+      ).observe({ type: "longtask" });
+    });
+    const track = `<gpx><trk><trkseg>${Array.from({ length: POINTS }, (_, n) => `<trkpt lat="10" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${n % 50}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
+    const file = path.join(folder, "long.gpx");
+    await writeFile(file, track);
+    await page.locator("input[type=file]").setInputFiles(file);
+    await page.getByText(/points: /).waitFor();
+    await tell(`reading a track of ${POINTS} points`);
+  } finally {
+    await browser.close();
+    child.kill();
+  }
+}
+
+const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
+// `npm run bench -- sheet`: judgement, and of growth, tracks and sheet only what is named.
+const parts = process.argv.slice(2);
+const wants = (part: string) => parts.length === 0 || parts.includes(part);
+try {
+  const snapshot = await speedOfJudgement(folder);
+  if (wants("growth")) await growthOfJudgement();
+  if (wants("tracks")) await speedOfTracks();
+  if (wants("sheet")) await smoothness(folder, snapshot);
+} finally {
+  await rm(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,74 @@
+import Link from "next/link";
+import type { Book } from "@/core/ledger/book";
+import type { FullItem } from "@/core/trade/full-item";
+import type { Judgement } from "@/core/reasons/judge";
+import { count, sayMass } from "@/core/units/speak";
+
+/** What the last trip said, in plain numbers, each of which opens its list. */
+export function LastTrip({ book, judgements }: { book: Book; judgements: readonly Judgement[] }) {
+  const outing = book.outings.at(-1)!;
+  const { units } = book.settings;
+  const along = judgements.flatMap(({ case: { item, marked } }) => {
+    const last = marked.at(-1);
+    return last?.outing === outing ? [{ item, mark: last.mark }] : [];
+  });
+  const unused = along.filter(({ mark }) => mark.use === "unused");
+  const numbers: readonly { readonly what: string; readonly items: readonly FullItem[] }[] = [
+    { what: "carried", items: along.map(({ item }) => item) },
+    { what: "not used", items: unused.filter(({ item }) => !item.cover).map(({ item }) => item) },
+    {
+      what: "for safety, and not needed",
+      items: unused.filter(({ item }) => item.cover).map(({ item }) => item),
+    },
+    {
+      what: "with trouble",
+      items: along
+        .filter(({ mark }) => mark.troubles.length || mark.complaints.length)
+        .map(({ item }) => item),
+    },
+  ];
+  if (along.length === 0) return null;
+  return (
+    <section aria-label={`What ${outing.trip.name} said`} className="mb-4">
+      <p className="font-head text-base font-bold">
+        {outing.trip.name}{" "}
+        <Link
+          prefetch={false}
+          href={`/trips/${outing.trip.id}`}
+          className="link font-sans text-sm font-normal"
+        >
+          the trip
+        </Link>
+      </p>
+      <div className="flex flex-wrap gap-x-6">
+        {numbers
+          .filter(({ items }) => items.length > 0)
+          .map(({ what, items }) => (
+            <details key={what} className="max-w-xl">
+              <summary className="py-0.5 pointer-coarse:py-2.5">
+                <b>{count(items.length, "thing")}</b>,{" "}
+                {sayMass(
+                  items.reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0),
+                  units,
+                )}{" "}
+                {what}
+              </summary>
+              <ul className="mb-2 columns-2 gap-x-6 text-sm sm:columns-3">
+                {items.map(({ id, name }) => (
+                  <li key={id}>
+                    <Link
+                      prefetch={false}
+                      href={`/item/${id}`}
+                      className="inline-block min-h-6 hover:underline"
+                    >
+                      {name}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </details>
+          ))}
+      </div>
+    </section>
+  );
+}

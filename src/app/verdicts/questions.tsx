@@ -1,0 +1,64 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState, useTransition } from "react";
+import { toast } from "sonner";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { answerQuestion, waveQuestion } from "./actions";
+
+interface ToldQuestion {
+  readonly id: string;
+  readonly words: string;
+  readonly answers: readonly string[];
+}
+
+/** At most three questions, those whose answers would most change the verdicts; each is answered by one press, or waved away. */
+export function Questions({ questions }: { questions: readonly ToldQuestion[] }) {
+  const router = useRouter();
+  const [busy, start] = useTransition();
+  const [done, setDone] = useState<ReadonlySet<string>>(new Set());
+  const say = (id: string, work: () => Promise<{ readonly ok: boolean }>) =>
+    start(async () => {
+      const answer = await work().catch(() => null);
+      if (!answer?.ok)
+        return void toast.error("Not saved: the server can’t be reached, or the question no longer stands.");
+      setDone((before) => new Set(before).add(id));
+      tellOtherTabs();
+      router.refresh();
+    });
+  const open = questions.filter(({ id }) => !done.has(id));
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="Worth asking" className="no-print mb-5 border-l-4 border-catkin-strong pl-4">
+      <h2 className="text-base">Worth asking</h2>
+      <ul>
+        {open.map(({ id, words, answers }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+            <span>{words}</span>
+            <span role="group" aria-label={words} className="flex flex-wrap gap-1">
+              {answers.map((word, n) => (
+                <button
+                  key={word}
+                  type="button"
+                  disabled={busy}
+                  onClick={() => say(id, () => answerQuestion(id, n))}
+                  className="min-h-8 min-w-9 border border-rule bg-sheet px-2 text-sm hover:border-ink pointer-coarse:min-h-11 pointer-coarse:min-w-11"
+                >
+                  {word}
+                </button>
+              ))}
+              <button
+                type="button"
+                disabled={busy}
+                onClick={() => say(id, () => waveQuestion(id))}
+                className="btn btn-plain text-sm"
+              >
+                Not now
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

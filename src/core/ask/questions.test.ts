@@ -1,0 +1,81 @@
+import { expect, test } from "vitest";
+import { fileOf } from "../../../tests/walked";
+import { logOf } from "../../../tests/histories";
+import { survey } from "../decide/case";
+import { openBook } from "../ledger/book";
+import { judgeAll } from "../reasons/judge";
+import { sayQuestion } from "../say/questions";
+import { questionsAfter } from "./questions";
+
+const asked = (walked: Parameters<typeof fileOf>[0]) => {
+  const surveyed = survey(openBook(logOf(fileOf(walked)), "2026-01-01"));
+  return questionsAfter(surveyed, judgeAll(surveyed)).map((question) => ({
+    ...question,
+    words: sayQuestion(question, surveyed.book.item(question.item)!, surveyed.book),
+  }));
+};
+const frost = () => ({ conditions: { freezing: "some" } });
+
+test("frost that nobody noted is asked about; answered or waved away, it is not", () => {
+  const filter = { item: { kind: "filter" }, marks: [{}], trip: frost };
+  const [first] = asked(filter);
+  expect(first).toMatchObject({ asked: "frost", words: "Was the it kept from freezing on Walk 1?" });
+  expect(first!.answers.map(({ mark }) => mark.frost)).toEqual(["kept", "froze", "unknown"]);
+  expect(first!.answers.reduce((sum, { likely }) => sum + likely, 0)).toBeCloseTo(1, 9);
+  expect(asked({ ...filter, marks: [{ frost: "kept" }] })).toEqual([]);
+  expect(asked({ ...filter, trip: () => ({ ...frost(), waved: ["frost it"] }) })).toEqual([]);
+  expect(asked({ ...filter, trip: () => ({}) })).toEqual([]);
+});
+
+test("a grade is asked of what is well worn, not of what is young or graded; at most three questions, the most worth first", () => {
+  const shoes = (n: number, last: object = {}) =>
+    asked({
+      item: { kind: "trail shoes" },
+      marks: Array.from({ length: n }, (_, at) => (at === n - 1 ? last : {})),
+      days: 8,
+    });
+  expect(shoes(4).map((question) => question.asked)).toEqual(["grade"]);
+  expect(shoes(4)[0]!.answers.map(({ mark }) => mark.condition)).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(shoes(1)).toEqual([]);
+  expect(shoes(4, { condition: 4 })).toEqual([]);
+  const many = asked({
+    item: { kind: "filter" },
+    marks: [{}, {}, {}, {}],
+    days: 8,
+    trip: frost,
+    beside: ["trail shoes", "boots", "chair", "umbrella", "camp shoes"].map((kind) => ({
+      item: { kind, name: kind, weight: "900 g" },
+      marks: [{}, {}, {}, kind === "trail shoes" ? {} : { use: "unused" }],
+    })),
+  });
+  expect(many).toHaveLength(3);
+  expect(many.map(({ worth }) => worth)).toEqual(many.map(({ worth }) => worth).sort((a, b) => b - a));
+});
+
+test("what a note sounds like is asked, never taken; a mended pad, whether it held; a heavy thing, why it stayed unused", () => {
+  const note = { troubles: ["damaged"], note: "Dripped along the ridge seam." };
+  const tent = asked({
+    item: { kind: "pot" },
+    marks: [{}],
+    beside: [{ item: { kind: "tent", name: "Tent" }, marks: [note] }],
+  });
+  expect(tent.find((question) => question.asked === "symptom")).toMatchObject({
+    about: "lets water in",
+    words: "The tent: let water in? Your note sounds like it.",
+  });
+  const pad = asked({
+    item: { kind: "inflatable pad" },
+    marks: [{ troubles: ["damaged"], condition: 3 }, {}],
+    entries: [{ on: "2025-01-20", what: "repair" }],
+  });
+  expect(pad.map((question) => question.asked)).toContain("firm");
+  const chair = asked({ item: { kind: "chair", weight: "900 g" }, marks: [{ use: "unused" }] });
+  expect(chair.map((question) => question.asked)).toEqual(["why unused"]);
+  expect(
+    asked({ item: { kind: "chair", weight: "900 g" }, marks: [{ use: "unused", why: "awkward" }] }),
+  ).toEqual([]);
+});
+
+test("before the first trip there is nothing to ask", () => {
+  expect(asked({ item: { kind: "filter" }, marks: [] })).toEqual([]);
+});

@@ -1,0 +1,200 @@
+import { withMark } from "../ledger/book";
+import type { ItemId, Mark, Symptom, TripId, Verb, WhyUnused } from "../model";
+import { openCase, resurvey, type Case, type Survey } from "../decide/case";
+import { FAILING_COST } from "../decide/cost";
+import { gradeChances } from "../decide/options";
+import { judgeCase, type Judgement } from "../reasons/judge";
+import { leavesHome, stays } from "../reasons/verbs";
+import { RANK } from "../trade/jobs";
+import { offered } from "../trade/symptoms";
+
+/** What is asked, as data; its words are in `say/questions.ts`. */
+type Asked = "grade" | "frost" | "firm" | "why unused" | "symptom";
+
+/** One answer: the mark as it would then be. */
+interface Answer {
+  readonly word: string;
+  /** How likely it is to be given, 0 to 1. */
+  readonly likely: number;
+  readonly mark: Mark;
+}
+
+/** A question worth asking after a debrief, and what its answers would change. */
+export interface Question {
+  /** Names it for good: a question waved away is not asked again for that trip. */
+  readonly id: string;
+  readonly asked: Asked;
+  readonly item: ItemId;
+  readonly trip: TripId;
+  readonly about: Symptom | null;
+  readonly answers: readonly Answer[];
+  /** What knowing is expected to be worth, in euros. */
+  readonly worth: number;
+}
+
+const MOST = 3;
+/** Questions put to the engine, the ones with most at stake first: each costs some judgements. */
+const TRIED = 10;
+
+/**
+ * At most three questions, those whose answers would most change the verdicts: each possible answer is put to the engine,
+ * weighted by how likely it is, and the change is worth what acting on the wrong verdict would cost.
+ */
+export function questionsAfter(surveyed: Survey, judgements: readonly Judgement[]): Question[] {
+  const outing = surveyed.book.outings.at(-1);
+  if (!outing) return [];
+  const waved = new Set(outing.trip.waved);
+  return judgements
+    .filter(({ case: { marked, standing } }) => standing === "active" && marked.at(-1)?.outing === outing)
+    .flatMap((judgement) => candidates(judgement.case).map((question) => ({ judgement, question })))
+    .filter(({ question }) => !waved.has(question.id))
+    .sort((a, b) => atStake(b.judgement.case) - atStake(a.judgement.case))
+    .slice(0, TRIED)
+    .map(({ judgement, question }) => ({ ...question, worth: worthOf(question, judgement, surveyed) }))
+    .filter(({ worth }) => worth > 0)
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, MOST);
+}
+
+function worthOf(
+  { answers, trip, item }: Omit<Question, "worth">,
+  { case: one, verdicts: [now] }: Judgement,
+  surveyed: Survey,
+): number {
+  return answers.reduce((sum, { likely, mark }) => {
+    const book = withMark(surveyed.book, { trip, item, mark });
+    const then = judgeCase(openCase(one.item, resurvey(surveyed, book, item))).verdicts[0];
+    return sum + likely * costOfMistaking(one, now.verb, then.verb);
+  }, 0);
+}
+
+/** Grams are carried at about this many euros each kilogram and trip. Our own figure. */
+const KILOGRAM_TRIP = 5;
+/** Chance that acting on the wrong one of two verdicts comes to a failure. Our own figure. */
+const COMES_TO_FAILURE = 0.3;
+
+/** What acting on one verdict costs where another would have been right, in euros. */
+function costOfMistaking({ item }: Case, now: Verb, then: Verb): number {
+  if (now === then) return 0;
+  const weight = (leavesHome(now) !== leavesHome(then) ? (item.weight?.g ?? 0) / 1000 : 0) * KILOGRAM_TRIP;
+  const acts = (verb: Verb) => !stays(verb) && !leavesHome(verb) && verb !== "slim" && verb !== "swap";
+  const failure =
+    acts(now) || acts(then) ? COMES_TO_FAILURE * FAILING_COST[item.consequence] + 0.1 * item.worthNew : 0;
+  return weight + failure;
+}
+
+const atStake = ({ item, left }: Case) =>
+  FAILING_COST[item.consequence] * (left ? Math.min(1, left.givesOut * 4) : 0.3) +
+  ((item.weight?.g ?? 0) / 1000) * KILOGRAM_TRIP;
+
+type Candidate = Omit<Question, "worth">;
+
+function candidates(one: Case): Candidate[] {
+  return [...frost(one), ...symptom(one), ...grade(one), ...firm(one), ...whyUnused(one)];
+}
+
+const lastMark = ({ marked }: Case) => marked.at(-1)!;
+
+function about(one: Case, asked: Asked, answers: readonly Answer[], of: Symptom | null = null): Candidate {
+  const { outing } = lastMark(one);
+  return {
+    id: `${asked} ${one.item.id}${of ? ` ${of}` : ""}`,
+    asked,
+    item: one.item.id,
+    trip: outing.trip.id,
+    about: of,
+    answers,
+  };
+}
+
+const marking = (one: Case, word: string, likely: number, said: Partial<Mark>): Answer => ({
+  word,
+  likely,
+  mark: { ...lastMark(one).mark, ...said },
+});
+
+/** Of owners who noted nothing, so many kept it warm: in a light frost, and in hard frost. Our own figures. */
+const KEPT = { light: 0.7, hard: 0.45 };
+
+function frost(one: Case): Candidate[] {
+  const { frost: doubt } = one;
+  if (doubt?.how !== "unasked" || doubt.outing !== lastMark(one).outing) return [];
+  const kept = doubt.hard ? KEPT.hard : KEPT.light;
+  return [
+    about(one, "frost", [
+      marking(one, "kept from freezing", kept, { frost: "kept" }),
+      marking(one, "it froze", (1 - kept) / 3, { frost: "froze" }),
+      marking(one, "nobody knows", ((1 - kept) * 2) / 3, { frost: "unknown" }),
+    ]),
+  ];
+}
+
+/** Words in a note that sound like something to be seen on it: they only offer, and one key confirms. */
+function symptom(one: Case): Candidate[] {
+  const { mark } = lastMark(one);
+  if (mark.note === "" || mark.symptoms.length > 0 || mark.troubles.length === 0) return [];
+  const [first] = offered(mark.note).symptoms;
+  if (!first) return [];
+  return [
+    about(
+      one,
+      "symptom",
+      [marking(one, "yes", 0.8, { symptoms: [first] }), marking(one, "no", 0.2, {})],
+      first,
+    ),
+  ];
+}
+
+/** A grade is worth asking of what wears and nobody has graded on this trip. */
+function grade(one: Case): Candidate[] {
+  const { left } = one;
+  const { mark } = lastMark(one);
+  if (!left || mark.use === "unused" || mark.condition !== null || left.worn < left.median / 2) return [];
+  return [
+    about(
+      one,
+      "grade",
+      gradeChances(left).map((likely, condition) => marking(one, String(condition), likely, { condition })),
+    ),
+  ];
+}
+
+/** A mended pad that held says so by morning. */
+function firm(one: Case): Candidate[] {
+  const { mark } = lastMark(one);
+  if (
+    !one.item.jobs.includes("pad") ||
+    one.kind.mends !== "all" ||
+    mark.use !== "used" ||
+    mark.troubles.length > 0
+  )
+    return [];
+  if (one.history.repairs.length === 0) return [];
+  return [
+    about(one, "firm", [
+      marking(one, "firm", 0.75, { condition: 4 }),
+      marking(one, "soft", 0.25, { troubles: ["damaged"], symptoms: ["leaks air"] }),
+    ]),
+  ];
+}
+
+/** Why a thing stayed unused, where it is heavy enough to matter. Likelihoods are our own figures. */
+const WHYS: readonly (readonly [WhyUnused, number])[] = [
+  ["no call for it", 0.4],
+  ["another did the job", 0.25],
+  ["too much of it", 0.15],
+  ["awkward", 0.1],
+  ["forgot it", 0.1],
+];
+
+function whyUnused(one: Case): Candidate[] {
+  const { mark } = lastMark(one);
+  if (mark.use !== "unused" || mark.why !== null || RANK[one.item.consequence] > 1) return [];
+  return [
+    about(
+      one,
+      "why unused",
+      WHYS.map(([why, likely]) => marking(one, why, likely, { why })),
+    ),
+  ];
+}

@@ -1,0 +1,301 @@
+import { tellingsOf, toldOf, type Telling, type Told, type Tellings } from "../belief/telling";
+import { evidenceOfUse, poolFor, type Pool, type UseEvidence } from "../belief/use";
+import { meanChance } from "../belief/use-chance";
+import { beliefsOf, leftIn, readingsOf, type Beliefs, type Left, type Readings } from "../belief/life";
+import { marked, type Book, type Marked } from "../ledger/book";
+import { groupBy } from "../ledger/group";
+import {
+  departureOf,
+  frostDoubtOf,
+  historyOf,
+  type Departure,
+  type FrostDoubt,
+  type History,
+} from "../ledger/history";
+import type { Outing } from "../ledger/outing";
+import { ledger, type Totals } from "../ledger/totals";
+import type { ItemId, Job } from "../model";
+import type { FullItem } from "../trade/full-item";
+import { ESSENTIAL_JOBS, RANK, SINGLE_JOBS } from "../trade/jobs";
+import type { Kind } from "../trade/kind";
+import type { School } from "../trade/schools";
+import { costOfWear, type WearCost } from "./cost";
+import { worthToWeight } from "./worth";
+
+/** Where a thing is: in use, owned but never taken along, or gone. */
+type Standing = "active" | "at home" | "gone";
+
+/** All that is known of one item, gathered once, for every rule to read. */
+export interface Case {
+  readonly item: FullItem;
+  readonly kind: Kind;
+  readonly standing: Standing;
+  readonly state: State;
+  /** How it left; null while it is here. */
+  readonly departure: Departure | null;
+  readonly book: Book;
+  readonly school: School;
+  readonly totals: Totals;
+  /** Null where nothing wears, and of what is no longer in use. */
+  readonly left: Left | null;
+  /** What a unit of its kind's wear costs, and a failure of it. */
+  readonly wearCost: WearCost | null;
+  readonly readings: readonly Readings[];
+  readonly use: UseEvidence;
+  readonly marked: readonly Marked[];
+  readonly told: (telling: Telling) => Told;
+  readonly history: History;
+  readonly frost: FrostDoubt | null;
+  /** Chance, 0 to 1, that it is used on a trip like those it went on, called for or not. */
+  readonly tripChance: number;
+  /** Worth ÷ weight; null where weight does not decide. */
+  readonly worth: number | null;
+  readonly survey: Survey;
+}
+
+/** Who went along on one outing to do a job, and who of them was used. */
+interface Doing {
+  readonly along: readonly FullItem[];
+  readonly used: readonly FullItem[];
+}
+
+/** What a case leans on beyond its own item, worked out once for the whole book. */
+export interface Survey {
+  readonly book: Book;
+  readonly totals: ReadonlyMap<ItemId, Totals>;
+  readonly marks: ReadonlyMap<ItemId, readonly Marked[]>;
+  readonly beliefs: Beliefs;
+  readonly byKind: ReadonlyMap<string, readonly FullItem[]>;
+  readonly byJob: ReadonlyMap<Job, readonly FullItem[]>;
+  readonly bySlot: ReadonlyMap<string, readonly FullItem[]>;
+  /** By job, then by the place of the outing. */
+  readonly doing: ReadonlyMap<Job, readonly (Doing | undefined)[]>;
+  readonly pools: ReadonlyMap<Job, Pool>;
+  readonly wearCosts: ReadonlyMap<string, WearCost>;
+  /** What can't do without an item. */
+  readonly neededBy: ReadonlyMap<ItemId, readonly FullItem[]>;
+}
+
+/** On the shelf, or how it left. */
+export type State = "active" | Departure["how"];
+
+export const isCritical = ({ item }: Pick<Case, "item">) => RANK[item.consequence] >= RANK["trip-ending"];
+
+/** Chance that another thing fails on a trip, where it is the one used. Common practice, no source. */
+const CHANCE_RIVAL_FAILS = 0.1;
+
+export function survey(book: Book): Survey {
+  const totals = ledger(book);
+  const marks = new Map(book.items.map((item) => [item.id, marked(book.carriedOf(item.id))]));
+  const byJob = new Map(
+    [
+      ...groupBy(
+        book.items.flatMap((item) => item.jobs.map((job) => ({ job, item }))),
+        ({ job }) => job,
+      ),
+    ].map(([job, pairs]) => [job, pairs.map(({ item }) => item)]),
+  );
+  const beliefs = beliefsOf(book, totals);
+  return {
+    book,
+    totals,
+    marks,
+    beliefs,
+    byKind: groupBy(book.items, (item) => item.kind),
+    byJob,
+    bySlot: groupBy(
+      book.items.filter((item) => item.slot !== null),
+      (item) => item.slot!,
+    ),
+    doing: new Map([...byJob].map(([job, items]) => [job, doingOf(items, marks)])),
+    pools: new Map([...byJob].map(([job, items]) => [job, poolOf(items, totals)])),
+    wearCosts: wearCostsOf(book.items, beliefs),
+    neededBy: new Map(
+      [
+        ...groupBy(
+          book.items.flatMap((item) => item.needs.map((need) => ({ need, item }))),
+          ({ need }) => need,
+        ),
+      ].map(([need, pairs]) => [need, pairs.map(({ item }) => item)]),
+    ),
+  };
+}
+
+function doingOf(
+  items: readonly FullItem[],
+  marks: ReadonlyMap<ItemId, readonly Marked[]>,
+): (Doing | undefined)[] {
+  const done: ({ along: FullItem[]; used: FullItem[] } | undefined)[] = [];
+  for (const item of items) {
+    for (const { outing, mark } of marks.get(item.id) ?? []) {
+      const here = (done[outing.n] ??= { along: [], used: [] });
+      here.along.push(item);
+      if (mark.use === "used") here.used.push(item);
+    }
+  }
+  return done;
+}
+
+/** What all things of a job came to, in trips. */
+function poolOf(items: readonly FullItem[], totals: ReadonlyMap<ItemId, Totals>): Pool {
+  return items.reduce(
+    (sum, item) => {
+      const own = ownPool(totals.get(item.id)!);
+      return { uses: sum.uses + own.uses, misses: sum.misses + own.misses };
+    },
+    { uses: 0, misses: 0 },
+  );
+}
+
+const ownPool = ({ used, carried }: Totals): Pool => ({
+  uses: used.trips,
+  misses: carried.trips - used.trips,
+});
+
+const costKey = (item: FullItem) => `${item.kind}\n${item.worthNew}\n${item.consequence}`;
+
+function wearCostsOf(items: readonly FullItem[], beliefs: Beliefs): Map<string, WearCost> {
+  const costs = new Map<string, WearCost>();
+  for (const item of items) {
+    const believed = beliefs.get(item.kind);
+    if (!believed || costs.has(costKey(item))) continue;
+    costs.set(costKey(item), costOfWear(believed.lasting(0), item));
+  }
+  return costs;
+}
+
+/** The survey of a book in which one item's history differs: its own, what its kind's lives say, and who went along with it. */
+export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
+  const item = book.item(changed);
+  if (!item) return { ...before, book };
+  const again = item.rules.life || item.rules.inTurn ? before.byKind.get(item.kind)! : [item];
+  const totals = new Map([...before.totals, ...ledger(book, again)]);
+  const marks = new Map([...before.marks, [changed, marked(book.carriedOf(changed))]]);
+  const beliefs = new Map([...before.beliefs, ...beliefsOf(book, totals, again)]);
+  const anew = <V>(old: ReadonlyMap<Job, V>, make: (items: readonly FullItem[]) => V) =>
+    new Map([...old, ...item.jobs.map((job) => [job, make(before.byJob.get(job)!)] as const)]);
+  return {
+    ...before,
+    book,
+    totals,
+    marks,
+    beliefs,
+    doing: anew(before.doing, (items) => doingOf(items, marks)),
+    pools: anew(before.pools, (items) => poolOf(items, totals)),
+    wearCosts: new Map([...before.wearCosts, ...wearCostsOf(again, beliefs)]),
+  };
+}
+
+/** Whose verdicts may turn on an item: its own, its kind's (they share a life), and those of the things that do its jobs. */
+export function touchedBy({ book, byKind, byJob }: Survey, id: ItemId): readonly FullItem[] {
+  const item = book.item(id);
+  if (!item) return [];
+  const kin = item.rules.life || item.rules.inTurn ? byKind.get(item.kind)! : [];
+  const mates = item.jobs.filter((job) => job !== "other").flatMap((job) => byJob.get(job) ?? []);
+  return [...new Set([item, ...kin, ...mates])];
+}
+
+export function openCase(item: FullItem, surveyed: Survey): Case {
+  const { book } = surveyed;
+  const totals = surveyed.totals.get(item.id)!;
+  const own = surveyed.marks.get(item.id)!;
+  const [job] = item.jobs;
+  const like = job && job !== "other" ? surveyed.pools.get(job) : undefined;
+  const use = evidenceOfUse(own, item, book.missedOf(item.id), like && poolFor(like, ownPool(totals)));
+  const tellings: Tellings = tellingsOf(item, own);
+  const readings = readingsOf(item, totals, book);
+  const departure = departureOf(item, own);
+  const tripChance = chanceOnTrip(use);
+  return {
+    item,
+    book,
+    use,
+    totals,
+    tripChance,
+    departure,
+    state: departure?.how ?? "active",
+    readings,
+    survey: surveyed,
+    kind: item.rules,
+    school: book.rules.school,
+    standing: departure
+      ? "gone"
+      : book.carriedOf(item.id).length || book.next.items?.has(item.id)
+        ? "active"
+        : "at home",
+    left: departure ? null : leftIn(item, totals, readings, book, surveyed.beliefs),
+    wearCost: surveyed.wearCosts.get(costKey(item)) ?? null,
+    marked: own,
+    told: (telling) => toldOf(tellings, telling),
+    history: historyOf(item, book, own),
+    frost: frostDoubtOf(item, book, own),
+    worth:
+      item.load === "hobby" || item.cover
+        ? null
+        : worthToWeight({
+            consequence: item.consequence,
+            grams: item.weight?.g ?? null,
+            chance: tripChance,
+            backedUp: isStoodInFor(own, item, surveyed) ? CHANCE_RIVAL_FAILS : null,
+          }),
+  };
+}
+
+function chanceOnTrip({ called, uncalled, calledTrips, uncalledTrips }: UseEvidence): number {
+  const trips = calledTrips.length + uncalledTrips.length;
+  if (trips === 0) return 0.5;
+  return (calledTrips.length * meanChance(called) + uncalledTrips.length * meanChance(uncalled)) / trips;
+}
+
+/** On most of the trips that both went on, another was used in its place. */
+function isStoodInFor(own: readonly Marked[], item: FullItem, { doing }: Survey): boolean {
+  const [job] = item.jobs;
+  const done = job && job !== "other" ? doing.get(job) : undefined;
+  if (!done || own.length === 0) return false;
+  const instead = own.filter(({ outing, mark }) => mark.use === "unused" && done[outing.n]!.used.length > 0);
+  return instead.length > own.length / 2;
+}
+
+/** The outing that a thing was last marked on. */
+export const lastOuting = ({ marked: own }: Pick<Case, "marked">): Outing | null =>
+  own.at(-1)?.outing ?? null;
+
+/** Others that went along on an outing to do a job of it, still here; the lightest of those that were used first. */
+export function othersDoing({ item, survey: { doing, marks } }: Case, job: Job, outing: Outing): FullItem[] {
+  const here = doing.get(job)?.[outing.n];
+  if (!here || job === "other") return [];
+  const grams = (other: FullItem) => other.weight?.g ?? Infinity;
+  return here.along
+    .filter((other) => other.id !== item.id && departureOf(other, marks.get(other.id)!) === null)
+    .sort((a, b) => Number(here.used.includes(b)) - Number(here.used.includes(a)) || grams(a) - grams(b));
+}
+
+/** Another that was used on an outing in the place of this one: of its own kind, or where one thing at a time does the job; the lightest. */
+export function usedInstead(one: Case, outing: Outing): FullItem | null {
+  const [job] = one.item.jobs;
+  if (!job) return null;
+  const used = one.survey.doing.get(job)?.[outing.n]?.used;
+  const others = othersDoing(one, job, outing).filter((other) => used?.includes(other));
+  const alike = others.find(({ kind }) => kind === one.item.kind);
+  return alike ?? (SINGLE_JOBS.has(job) || ESSENTIAL_JOBS.has(job) ? (others[0] ?? null) : null);
+}
+
+/** What fills its slot, or does as its kind, since: come to the shelf or carried later, and still here. */
+export function successorOf({ item, marked: own, survey: { bySlot, byKind, marks } }: Case): FullItem | null {
+  const last = own.at(-1);
+  const fills = item.slot ? bySlot.get(item.slot)! : (byKind.get(item.kind) ?? []);
+  const lastLeg = (one: Marked) =>
+    one.outing.trip.legs.findLastIndex(({ id }) => one.carry.legs?.includes(id) ?? true);
+  return (
+    fills.find((other) => {
+      if (other.id === item.id || item.kind === "other" || departureOf(other, marks.get(other.id)!))
+        return false;
+      const its = marks.get(other.id)!.at(-1);
+      if (!its) return last !== undefined && (other.acquired ?? "") >= last.outing.trip.starts;
+      if (!last) return true;
+      if (its.mark.troubles.includes("failed")) return false;
+      // On the same trip, the one on the later legs came after.
+      return its.outing === last.outing ? lastLeg(its) > lastLeg(last) : its.outing.n > last.outing.n;
+    }) ?? null
+  );
+}

@@ -1,0 +1,186 @@
+import { marked, openBook, type Marked } from "./book";
+import { daysBetween } from "./days";
+import type { FullItem } from "../trade/full-item";
+import type { ItemId, Log, Trip } from "../model";
+import type { Mass } from "../units/quantity";
+import { departureOf } from "./history";
+
+/** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
+export interface Problem {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
+
+/** Longest trip accepted, in days: two years. */
+const LONGEST_TRIP = 731;
+/** Furthest a person walks in one day, in metres; more is a slip of the unit. */
+const FURTHEST_DAY = 200_000;
+
+/** More than this, in grams, is asked about, not refused. */
+const HEAVY = 20_000;
+export const isHeavy = (weight: Mass | null) => weight !== null && weight.g > HEAVY;
+
+/** What is wrong within one trip. Paths start at the trip. */
+export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
+  const days = daysBetween(trip.starts, trip.ends) + 1;
+  if (days < 1)
+    return [{ path: ["ends"], message: `It ends on ${trip.ends}, before it starts on ${trip.starts}.` }];
+  const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
+  const problems: Problem[] = [];
+  if (days > LONGEST_TRIP)
+    problems.push({
+      path: ["ends"],
+      message: `That is ${days} days. A trip may last ${LONGEST_TRIP} at most: look at the year.`,
+    });
+  if (trip.nights !== null && trip.nights > days)
+    problems.push({
+      path: ["nights"],
+      message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.`,
+    });
+  if (metres > days * FURTHEST_DAY)
+    problems.push({
+      path: ["distance"],
+      message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.`,
+    });
+  if (trip.felt.length > days)
+    problems.push({
+      path: ["felt"],
+      message: `${trip.felt.length} nights are told of, and the trip had ${trip.nights ?? days - 1}.`,
+    });
+  trip.supplies.forEach(({ what, unit, out, back }, n) => {
+    if (back > out)
+      problems.push({
+        path: ["supplies", n, "back"],
+        message: `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). What was bought on the way counts as gone out.`,
+      });
+  });
+  return problems;
+}
+
+/** What is wrong between records: doubles, names of things that are not there, things carried after they were gone. */
+export function logProblems(log: Log): Problem[] {
+  const items = new Map(log.items.map((item) => [item.id, item]));
+  const trips = new Set<string>();
+  const problems: Problem[] = [
+    ...doubles(log.items, "items"),
+    ...doubles(log.trips, "trips"),
+    ...doubles(log.entries, "entries"),
+    ...doubles(log.rulings, "rulings"),
+  ];
+  const known = (id: ItemId, path: Problem["path"]) => {
+    if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
+  };
+  log.items.forEach((item, i) => {
+    if (item.bag !== null) known(item.bag, ["items", i, "bag"]);
+    item.needs.forEach((need, n) => known(need, ["items", i, "needs", n]));
+    if (item.bag === item.id)
+      problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
+  });
+  log.trips.forEach((trip, t) => {
+    problems.push(
+      ...tripProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })),
+    );
+    const same = `${trip.name}\n${trip.starts}\n${trip.ends}`;
+    if (trips.has(same))
+      problems.push({
+        path: ["trips", t],
+        message: `“${trip.name}” from ${trip.starts} to ${trip.ends} is here twice.`,
+      });
+    trips.add(same);
+    const carried = new Set<ItemId>();
+    problems.push(
+      ...legProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })),
+    );
+    trip.carries.forEach((carry, c) => {
+      const path = ["trips", t, "marks", c];
+      known(carry.item, [...path, "item"]);
+      if (carried.has(carry.item))
+        problems.push({
+          path: [...path, "item"],
+          message: `“${items.get(carry.item)?.name ?? carry.item}” is marked twice on one trip.`,
+        });
+      carried.add(carry.item);
+      const ids = new Set(trip.legs.map(({ id }) => id));
+      const beyond = [...(carry.legs ?? []), ...(carry.mark?.at?.leg ? [carry.mark.at.leg] : [])].find(
+        (leg) => !ids.has(leg),
+      );
+      if (beyond)
+        problems.push({
+          path: [...path, "legs"],
+          message: `There is no leg “${beyond}”: the trip has ${trip.legs.map(({ id }) => id).join(", ")}.`,
+        });
+      if (carry.mark?.exit?.for) known(carry.mark.exit.for, [...path, "exit", "for"]);
+    });
+    for (const field of ["made", "stay"] as const)
+      trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
+    trip.felt.forEach(({ slept }, n) =>
+      slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])),
+    );
+  });
+  log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
+  log.rulings.forEach(({ item, what, verb }, r) => {
+    if (item !== null) known(item, ["rulings", r, "item"]);
+    if ((item === null) !== (verb === "add") || (what === null) !== (item !== null))
+      problems.push({
+        path: ["rulings", r],
+        message: "A ruling names its item, or, where the verb is “add”, what was to be added.",
+      });
+  });
+  return problems.length ? problems : carriedAfterExit(log);
+}
+
+/** Legs that share an id, end before they start, or lie outside the trip. */
+export function legProblems({ legs, starts, ends }: Pick<Trip, "legs" | "starts" | "ends">): Problem[] {
+  return [
+    ...doubles(legs, "legs"),
+    ...legs.flatMap((leg, n): Problem[] => {
+      if (leg.starts !== null && leg.ends !== null && leg.ends < leg.starts)
+        return [
+          {
+            path: ["legs", n, "ends"],
+            message: `It ends on ${leg.ends}, before it starts on ${leg.starts}.`,
+          },
+        ];
+      const outside = [leg.starts, leg.ends].find((day) => day !== null && (day < starts || day > ends));
+      return outside
+        ? [
+            {
+              path: ["legs", n, "starts"],
+              message: `${outside} is not within the trip, ${starts} to ${ends}.`,
+            },
+          ]
+        : [];
+    }),
+  ];
+}
+
+function doubles(records: readonly { readonly id: string }[], name: string): Problem[] {
+  const seen = new Set<string>();
+  return records.flatMap(({ id }, n) =>
+    seen.has(id) ? [{ path: [name, n, "id"], message: `The id “${id}” is taken.` }] : (seen.add(id), []),
+  );
+}
+
+function carriedAfterExit(log: Log): Problem[] {
+  const book = openBook(log, "9999-12-31");
+  return book.items.flatMap((item) => {
+    const carries = marked(book.carriedOf(item.id));
+    return carries.flatMap((carry, n) => {
+      const before = exitBefore(item, carries.slice(0, n));
+      if (!before) return [];
+      const t = log.trips.indexOf(carry.outing.trip);
+      const c = carry.outing.trip.carries.indexOf(carry.carry);
+      return [
+        {
+          path: ["trips", t, "marks", c],
+          message: `“${item.name}” is carried on ${carry.outing.trip.name}, after it was ${before}.`,
+        },
+      ];
+    });
+  });
+}
+
+function exitBefore(item: FullItem, earlier: readonly Marked[]): string | null {
+  const gone = departureOf({ ...item, state: "active" }, earlier.slice(-1));
+  return gone && `${gone.how} on ${gone.outing?.trip.name}`;
+}

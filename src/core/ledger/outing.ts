@@ -1,0 +1,108 @@
+import type { Leg, LegId, Offer, Strength, Trigger, Trip } from "../model";
+import { daysBetween } from "./days";
+
+/** A trip with what the sums need of it, worked out once. */
+export interface Outing {
+  readonly trip: Trip;
+  /** Its place among the outings of the book, oldest first. */
+  readonly n: number;
+  readonly days: number;
+  readonly nights: number;
+  /** Metres walked, all legs. */
+  readonly metres: number;
+  /** What the whole of it called for: told at some or strong on it or any of its legs, and what every night out brings. */
+  readonly calls: ReadonlySet<Trigger>;
+  /** How strong each of it was, on the leg where it was strongest; left out where nobody said. */
+  readonly strengths: Trip["conditions"];
+  /** Each leg's share, 0 to 1, of its days and nights. */
+  readonly shares: ReadonlyMap<LegId, number>;
+}
+
+export function outingOf(trip: Trip, n = 0): Outing {
+  const days = daysBetween(trip.starts, trip.ends) + 1;
+  const nights = trip.nights ?? days - 1;
+  const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
+  return {
+    trip,
+    n,
+    days,
+    nights,
+    metres,
+    calls: callsOf(trip, nights),
+    strengths: strongest(trip),
+    shares: sharesOf(trip, metres),
+  };
+}
+
+function strongest(trip: Trip): Trip["conditions"] {
+  if (trip.legs.every(({ conditions }) => Object.keys(conditions).length === 0)) return trip.conditions;
+  const told = new Set(
+    [trip, ...trip.legs].flatMap(({ conditions }) => Object.keys(conditions) as Trigger[]),
+  );
+  return Object.fromEntries([...told].map((trigger) => [trigger, strengthOn(trip, null, trigger)]));
+}
+
+const STRENGTHS: readonly Strength[] = ["none", "some", "strong"];
+const stronger = (a: Strength | undefined, b: Strength | undefined) =>
+  STRENGTHS.indexOf(a ?? "none") >= STRENGTHS.indexOf(b ?? "none") ? a : b;
+
+/** How strong something was on some legs of a trip (null: all of it); undefined where nobody said. */
+export function strengthOn(
+  trip: Trip,
+  legs: readonly LegId[] | null,
+  trigger: Trigger,
+): Strength | undefined {
+  return on(trip, legs, (place) => place.conditions[trigger]);
+}
+
+/** What the way offered on some legs of a trip (null: all of it). */
+export function offeredOn(trip: Trip, legs: readonly LegId[] | null, offer: Offer): Strength | undefined {
+  return on(trip, legs, (place) => place.offers[offer]);
+}
+
+function on(
+  trip: Trip,
+  legs: readonly LegId[] | null,
+  told: (place: Pick<Leg, "conditions" | "offers">) => Strength | undefined,
+): Strength | undefined {
+  const whole = told(trip);
+  return trip.legs
+    .filter((leg) => legs === null || legs.includes(leg.id))
+    .map((leg) => told(leg) ?? whole)
+    .reduce<Strength | undefined>(stronger, legs === null ? whole : undefined);
+}
+
+/** What some legs of a trip called for (null: all of it). A night out is dark and has a camp, unless the owner said otherwise. */
+export function callsOf(trip: Trip, nights: number, legs: readonly LegId[] | null = null): Set<Trigger> {
+  const calls = new Set<Trigger>(["always"]);
+  if (nights > 0)
+    for (const each of ["darkness", "camp time"] as const)
+      if (trip.conditions[each] !== "none") calls.add(each);
+  const add = (conditions: Trip["conditions"], unless: Trip["conditions"] = {}) => {
+    for (const [trigger, strength] of Object.entries(conditions))
+      if (strength !== "none" && unless[trigger as Trigger] === undefined) calls.add(trigger as Trigger);
+  };
+  if (legs === null) {
+    add(trip.conditions);
+    for (const leg of trip.legs) add(leg.conditions);
+  } else {
+    for (const leg of trip.legs.filter(({ id }) => legs.includes(id))) {
+      add(leg.conditions);
+      add(trip.conditions, leg.conditions);
+    }
+  }
+  return calls;
+}
+
+/** A leg's part of the trip's days and nights: by its own nights or dates where every leg has them, else by distance. */
+function sharesOf({ legs }: Trip, metres: number): ReadonlyMap<LegId, number> {
+  const nights = legs.map(nightsOf);
+  const told = nights.every((each) => each !== null);
+  const sum = told ? nights.reduce((all, each) => all + each!, 0) : metres;
+  return new Map(
+    legs.map((leg, n) => [leg.id, sum > 0 ? (told ? nights[n]! : leg.distance.m) / sum : 1 / legs.length]),
+  );
+}
+
+const nightsOf = ({ nights, starts, ends }: Leg) =>
+  nights ?? (starts && ends ? daysBetween(starts, ends) : null);

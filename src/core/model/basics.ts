@@ -1,0 +1,51 @@
+import { z } from "zod";
+
+/** What the records share: ids, days, names, notes, money, amounts. */
+
+const Id = z
+  .string()
+  .max(80, "Keep the id under 80 characters.")
+  .regex(/^\S+$/, "An id is one word, without spaces.");
+export const ItemId = Id.brand<"ItemId">();
+export type ItemId = z.infer<typeof ItemId>;
+export const TripId = Id.brand<"TripId">();
+export type TripId = z.infer<typeof TripId>;
+/** A leg keeps its id when legs are added, taken out or put in another order; unique within its trip. */
+export const LegId = Id.brand<"LegId">();
+export type LegId = z.infer<typeof LegId>;
+export const RecordId = z.string().min(1).max(80);
+
+export const Day = z.iso.date("Write the date as year-month-day, like 2026-05-14.");
+export const Name = z
+  .string()
+  .trim()
+  .min(1, "Give it a name.")
+  .max(120, "Keep the name under 120 characters.");
+export const Note = z.string().max(4000, "Keep the note under 4000 characters.");
+export const Money = z
+  .number("Write the price as a number.")
+  .nonnegative("A price can't be below zero.")
+  .max(1e7, "That price is too large.");
+export const Amount = z
+  .number("Write a number.")
+  .nonnegative("It can't be below zero.")
+  .max(1e6, "That is more than can be right.");
+export const Celsius = z
+  .number("Write the temperature as a number.")
+  .min(-60, "Below −60 °C nobody sleeps out.")
+  .max(50, "Above 50 °C nobody sleeps.");
+
+/** The owner's grade of a thing: 5 as new, 0 gone. */
+export const Condition = z
+  .int("Condition is a whole number.")
+  .min(0, "Condition runs from 0 (gone) to 5 (as new).")
+  .max(5, "Condition runs from 0 (gone) to 5 (as new).");
+
+export const Reading = z
+  .object({
+    what: z.string().min(1).max(40),
+    value: z.number("Write the reading as a number.").min(-1e6).max(1e6),
+  })
+  .meta({
+    description: "Something measured: tread in mm, flow in L a minute, loft or capacity in % of new.",
+  });

@@ -1,0 +1,24 @@
+import { z } from "zod";
+import { Distance } from "../units/quantity";
+import { Amount, Condition, Day, ItemId, Money, Note, Reading, RecordId } from "./basics";
+import { Frost, Symptom } from "./words";
+
+export const EntryWhat = z.enum(["wear", "damage", "wash", "repair", "service", "restock", "check", "loan"]);
+export type EntryWhat = z.infer<typeof EntryWhat>;
+
+/** Something that happened to an item between trips. */
+export const Entry = z.object({
+  id: RecordId,
+  item: ItemId,
+  on: Day,
+  what: EntryWhat,
+  distance: Distance.nullable().default(null),
+  nights: Amount.default(0),
+  cost: Money.nullable().default(null),
+  condition: Condition.nullable().default(null),
+  reading: Reading.nullable().default(null),
+  symptoms: z.array(Symptom).max(6).default([]),
+  frost: Frost.nullable().default(null),
+  note: Note.default(""),
+});
+export type Entry = z.infer<typeof Entry>;

@@ -1,0 +1,147 @@
+import { z } from "zod";
+import { Distance, Mass } from "../units/quantity";
+import { Amount, Celsius, Day, ItemId, Money, Name, Note } from "./basics";
+import { Consequence, Job, Load, Stow, Trigger, WearUnit } from "./words";
+
+export const ItemState = z.enum([
+  "active",
+  "retired",
+  "worn out",
+  "lost",
+  "given away",
+  "sold",
+  "thrown out",
+]);
+export type ItemState = z.infer<typeof ItemState>;
+
+/** One weight of a thing, as claimed by its maker or read off the owner's scale. */
+export const Weighing = z.object({
+  weight: Mass,
+  how: z.enum(["measured", "claimed"]).default("measured"),
+  on: Day.nullable().default(null),
+});
+export type Weighing = z.infer<typeof Weighing>;
+
+/** What its kind is rated by; what is not known is left out. */
+const Ratings = z
+  .object({
+    label: z.object({ celsius: Celsius, means: z.enum(["comfort", "limit", "plain"]) }).meta({
+      description: "Label temperature, and what it means: comfort or limit by test, or a plain number.",
+    }),
+    rValue: z.number().min(0).max(20).meta({ description: "Thermal resistance, m²·K/W times the usual R." }),
+    wattHours: z.number().min(0).max(1000),
+    litres: z.number().min(0).max(200).meta({ description: "What it holds." }),
+    volume: z.number().min(0).max(200).meta({ description: "Volume of a pack, in litres." }),
+    comfortableLoad: Mass.meta({ description: "Load up to which a pack carries well." }),
+    lumens: z.number().min(0).max(10_000),
+  })
+  .partial();
+export type Ratings = z.infer<typeof Ratings>;
+
+/** A part with a life of its own: insoles, tips, element, igniter, washer. */
+const Part = z.object({
+  name: Name,
+  renewed: Day.nullable().default(null).meta({ description: "When it was last renewed." }),
+  note: Note.default(""),
+});
+
+/** One physical thing. It says only what differs from its kind: `null` means "as the kind says". */
+export const Item = z.object({
+  id: ItemId,
+  name: Name,
+  kind: z.string().min(1).max(60),
+  jobs: z
+    .array(Job)
+    .max(8)
+    .nullable()
+    .default(null)
+    .meta({ description: "What it is there to do; null: as its kind." }),
+  triggers: z
+    .array(Trigger)
+    .max(12)
+    .nullable()
+    .default(null)
+    .meta({ description: "What calls it into use; null: as its kind." }),
+  stow: Stow.nullable().default(null).meta({ description: "Where it rides; null: as its kind." }),
+  bag: ItemId.nullable().default(null).meta({ description: "The item that it rides in, when stow is bag." }),
+  weights: z
+    .array(Weighing)
+    .max(50)
+    .default([])
+    .meta({ description: "Every weight it has been given, the latest last; that one counts." }),
+  load: Load.nullable().default(null),
+  cover: z
+    .boolean()
+    .nullable()
+    .default(null)
+    .meta({ description: "Carried in the hope of not needing it; null: as its kind." }),
+  consequence: Consequence.nullable()
+    .default(null)
+    .meta({ description: "What its absence would cost; null: as its kind." }),
+  wears: WearUnit.nullable().default(null),
+  pieces: z
+    .int("Write a whole number.")
+    .min(1, "At least one piece.")
+    .max(200, "That is more pieces than can be right.")
+    .default(1),
+  past: z.enum(["new", "known", "unknown"]).default("known").meta({
+    description:
+      "Life before the log: none, none to speak of or as in `opening`, or unknown (second-hand, found).",
+  }),
+  opening: z
+    .object({
+      distance: Distance.nullable().default(null),
+      nights: Amount.default(0),
+      days: Amount.default(0),
+    })
+    .nullable()
+    .default(null),
+  acquired: Day.nullable().default(null),
+  altered: z
+    .object({ on: Day, what: Name })
+    .nullable()
+    .default(null)
+    .meta({ description: "The last change made to it, which leaves it to be proved." }),
+  price: Money.nullable().default(null),
+  warranty: z
+    .union([Day, z.literal("life")])
+    .nullable()
+    .default(null)
+    .meta({ description: "Last day of the warranty, or for life." }),
+  warrantyCovers: z.enum(["defects", "wear"]).default("defects"),
+  expires: Day.nullable()
+    .default(null)
+    .meta({ description: "Date on the label: expiry, battery, filter age." }),
+  state: ItemState.default("active"),
+  since: Day.nullable().default(null).meta({ description: "When it entered that state." }),
+  slot: z
+    .string()
+    .trim()
+    .max(60)
+    .nullable()
+    .default(null)
+    .meta({ description: "Names a job filled by one thing after another: pair 1, pair 2." }),
+  model: z
+    .string()
+    .trim()
+    .max(120)
+    .nullable()
+    .default(null)
+    .meta({ description: "Two of the same model are two items of one model." }),
+  set: z
+    .string()
+    .trim()
+    .max(60)
+    .nullable()
+    .default(null)
+    .meta({ description: "Names things that go together and move as one." }),
+  needs: z
+    .array(ItemId)
+    .max(10)
+    .default([])
+    .meta({ description: "What it can't do without: the poles that hold up a shelter." }),
+  parts: z.array(Part).max(20).default([]),
+  ratings: Ratings.default({}),
+  note: Note.default(""),
+});
+export type Item = z.infer<typeof Item>;

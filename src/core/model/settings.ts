@@ -1,0 +1,73 @@
+import { z } from "zod";
+import { Mass } from "../units/quantity";
+import { Units } from "../units/speak";
+import { Consequence, SchoolName, Terrain } from "./words";
+
+const Above = (what: string, min: number, max: number) =>
+  z
+    .number("Write a number.")
+    .gt(min, `${what} must be above ${min}.`)
+    .max(max, `${what} may be ${max} at most.`);
+const Share = z.number("Write a number.").min(0.01, "Between 1 and 99 %.").max(0.99, "Between 1 and 99 %.");
+
+/** What an owner has changed of a school; the rest stays as the school has it. */
+const SchoolLines = z
+  .object({
+    dropLine: Share.meta({
+      description: "Drop where the 80th percentile of P(use | called) lies below this.",
+    }),
+    dropChances: Above("The chances asked for", 0, 50).meta({
+      description: "Unused chances that a drop for want of use takes.",
+    }),
+    backups: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
+    backupsLightWater: z.int("Write a whole number.").min(0).max(5, "Five backups at most."),
+    worthNeeded: Above("The worth asked for", 0, 100).meta({
+      description: "Worth ÷ weight that a thing needs.",
+    }),
+    tooLight: z
+      .number("Write a number.")
+      .min(0)
+      .max(5000)
+      .meta({ description: "Grams below which disuse is not worth an argument." }),
+  })
+  .partial();
+
+/** What an owner has changed of a kind; lengths in metres, as in the wear unit. */
+export const KindNumbers = z
+  .object({
+    median: Above("The median life", 0, 1e9).meta({
+      description: "Median life in the kind's wear unit; metres for lengths.",
+    }),
+    shape: Above("The shape", 0.3, 10).meta({ description: "Weibull shape k." }),
+    ageDays: z.int("Write a whole number of days.").min(1).max(36_500),
+    limits: z
+      .record(z.string().max(40), z.number("Write a number."))
+      .meta({ description: "By reading: the value at which it is done." }),
+    services: z
+      .record(z.string().max(80), Above("The count", 0, 1e9))
+      .meta({ description: "By service: the wear after which it is due." }),
+  })
+  .partial();
+export type KindNumbers = z.infer<typeof KindNumbers>;
+
+export const Settings = z.object({
+  units: Units.prefault({}),
+  school: SchoolName.default("even"),
+  currency: z.string().max(4).default("€"),
+  body: Mass.nullable()
+    .default(null)
+    .meta({ description: "Body weight, for what a load costs in kilocalories; null: 75 kg." }),
+  wholeList: z.boolean().default(false).meta({
+    description: "The shelf holds everything the owner takes: a job that nothing does is then lacking.",
+  }),
+  schools: z.partialRecord(SchoolName, SchoolLines).default({}),
+  giveOut: z.partialRecord(Consequence, Share).default({}).meta({
+    description: "Chance of giving out on the next trip that is too much, by consequence.",
+  }),
+  terrain: z.partialRecord(Terrain, Above("The wear of a ground", 0, 10)).default({}),
+  kinds: z
+    .record(z.string(), KindNumbers)
+    .default({})
+    .meta({ description: "By kind: the owner's own numbers." }),
+});
+export type Settings = z.infer<typeof Settings>;

@@ -1,0 +1,78 @@
+import { z } from "zod";
+import { Distance, Height } from "../units/quantity";
+import { Amount, Celsius, Day, ItemId, LegId, Name, Note, TripId } from "./basics";
+import { Carry } from "./mark";
+import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
+
+const Conditions = z.partialRecord(Trigger, Strength);
+const Offers = z
+  .partialRecord(Offer, Strength)
+  .meta({ description: "What the way offers: beds, kitchens, tap water, sockets." });
+
+/** A stretch of a trip with one load and one ground. What it leaves unsaid is as on the whole trip. */
+export const Leg = z.object({
+  id: LegId,
+  name: z.string().max(120).default(""),
+  distance: Distance,
+  ascent: Height.nullable().default(null),
+  terrain: Terrain.default("mixed"),
+  starts: Day.nullable().default(null),
+  ends: Day.nullable().default(null),
+  nights: z
+    .int()
+    .min(0)
+    .nullable()
+    .default(null)
+    .meta({ description: "Nights on it; null: from its dates." }),
+  conditions: Conditions.default({}).meta({ description: "Where they differ from the trip's." }),
+  offers: Offers.default({}),
+});
+export type Leg = z.infer<typeof Leg>;
+
+export const Missed = z.object({
+  what: Name,
+  job: Job.nullable().default(null),
+  cost: Consequence.default("discomfort"),
+});
+export type Missed = z.infer<typeof Missed>;
+
+export const FeltNight = z.object({
+  low: Celsius.nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
+  felt: Felt.nullable().default(null),
+  slept: z.array(ItemId).max(20).default([]).meta({ description: "What was slept in and on." }),
+});
+export type FeltNight = z.infer<typeof FeltNight>;
+
+/** So much of something went out, what was bought on the way included, and so much came home. */
+export const Supply = z.object({ what: Name, unit: z.string().max(20), out: Amount, back: Amount });
+export type Supply = z.infer<typeof Supply>;
+
+export const Trip = z.object({
+  id: TripId,
+  name: Name,
+  starts: Day,
+  ends: Day,
+  nights: z.int().min(0).nullable().default(null).meta({ description: "Nights out; null: from the dates." }),
+  planned: z.boolean().default(false).meta({ description: "true: not walked yet." }),
+  cut: z.boolean().default(false).meta({ description: "Cut short before its time." }),
+  legs: z.array(Leg).max(400),
+  conditions: Conditions.default({}),
+  offers: Offers.default({}),
+  felt: z.array(FeltNight).max(400).default([]),
+  supplies: z.array(Supply).max(100).default([]),
+  missed: z.array(Missed).max(20).default([]),
+  made: z.array(ItemId).max(3).default([]).meta({ description: "Up to three things that made the trip." }),
+  stay: z
+    .array(ItemId)
+    .max(3)
+    .default([])
+    .meta({ description: "Up to three things that could have stayed home." }),
+  waved: z
+    .array(z.string().max(200))
+    .max(100)
+    .default([])
+    .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
+  note: Note.default(""),
+  carries: z.array(Carry).max(2000).default([]),
+});
+export type Trip = z.infer<typeof Trip>;

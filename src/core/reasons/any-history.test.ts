@@ -1,0 +1,140 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { anyFile, logOf } from "../../../tests/histories";
+import { lead, one, TODAY, verdicts } from "../../../tests/judged";
+import { openBook, withMark } from "../ledger/book";
+import { Mark, type SchoolName } from "../model";
+import { survey } from "../decide/case";
+import { judgeAll, precedence, rejudge, type Judgement } from "./judge";
+
+const school4 = fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary");
+
+describe("for any history", () => {
+  test("precedence is total: no two verdicts of one item stand level, and danger comes before convenience", () => {
+    fc.assert(
+      fc.property(anyFile, school4, (file, school) => {
+        for (const { case: one, verdicts: found } of verdicts(logOf(file), school)) {
+          const places = found.map((verdict) => precedence(verdict, one));
+          expect(new Set(places).size).toBe(places.length);
+          expect(places).toEqual([...places].sort((a, b) => a - b));
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test("units do not matter: typed in ounces and miles, the same is said", () => {
+    fc.assert(
+      fc.property(anyFile, (file) => {
+        const inMiles = (km: string) => `${parseFloat(km) / 1.609344} mi`;
+        const other = {
+          ...file,
+          items: file.items.map((item) => ({
+            ...item,
+            ...(item.weight ? { weight: `${parseFloat(item.weight) / 28.349523125} oz` } : {}),
+          })),
+          trips: file.trips.map((trip) => ({ ...trip, distance: inMiles(trip.distance) })),
+        };
+        const said = (each: object) =>
+          verdicts(logOf(each)).map(({ verdicts: found }) =>
+            found.map(({ verb, urgency }) => `${verb} ${urgency}`),
+          );
+        expect(said(other)).toEqual(said(file));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test("one mark judged again, and what it touches, is what judging everything anew says", () => {
+    fc.assert(
+      fc.property(anyFile, fc.nat(), fc.constantFrom("used", "hardly", "unused"), (file, pick, use) => {
+        const log = logOf(file);
+        const carries = log.trips.flatMap((trip) => trip.carries.map((carry) => ({ trip, carry })));
+        if (carries.length === 0) return;
+        const { trip, carry } = carries[pick % carries.length]!;
+        const mark = Mark.parse({ use });
+        const changed = {
+          ...log,
+          trips: log.trips.map((each) =>
+            each === trip
+              ? { ...each, carries: each.carries.map((one) => (one === carry ? { ...one, mark } : one)) }
+              : each,
+          ),
+        };
+        const surveyed = survey(openBook(log, TODAY));
+        const before = new Map(judgeAll(surveyed).map((each) => [each.case.item.id, each]));
+        const again = new Map([
+          ...before,
+          ...rejudge(
+            surveyed,
+            withMark(surveyed.book, { trip: trip.id, item: carry.item, mark }),
+            carry.item,
+          ).map((each) => [each.case.item.id, each] as const),
+        ]);
+        const said = (judgements: Iterable<Judgement>) =>
+          [...judgements].map(({ case: { item }, verdicts: found }) => [
+            item.id,
+            ...found.map(({ verb, reason, sureness }) => `${verb}: ${reason}, ${sureness}`),
+          ]);
+        expect(said(again.values())).toEqual(said(verdicts(changed)));
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test("one more unused trip that called for it never lowers the case for dropping", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 8 }),
+        fc.array(fc.constantFrom("used", "hardly", "unused"), { maxLength: 7 }),
+        (_, uses) => {
+          const file = (list: readonly string[]) =>
+            one({ kind: "chair", weight: "480 g" }, list.length, (at) => ({ use: list[at] }));
+          if (uses.length > 0 && lead(file(uses), "It").verb === "drop")
+            expect(lead(file([...uses, "unused"]), "It").verb).toBe("drop");
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test("a stricter school never drops less", () => {
+    fc.assert(
+      fc.property(anyFile, (file) => {
+        const log = logOf(file);
+        const dropped = (school: SchoolName) =>
+          verdicts(log, school)
+            .filter(({ verdicts: found }) => found.some(({ verb }) => verb === "drop"))
+            .map(({ case: { item } }) => item.id);
+        const byStrictness = (["wary", "roomy", "even", "lean"] as const).map(dropped);
+        byStrictness
+          .slice(1)
+          .forEach((stricter, n) => expect(stricter).toEqual(expect.arrayContaining(byStrictness[n]!)));
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test("scaling every weight by ten changes no verdict on wear, but that what is let go is not bought again", () => {
+    fc.assert(
+      fc.property(anyFile, (file) => {
+        const heavier = {
+          ...file,
+          items: file.items.map((item) => ({
+            ...item,
+            ...(item.weight ? { weight: item.weight.replace(" g", "0 g") } : {}),
+          })),
+        };
+        const verbs = (each: object) =>
+          verdicts(logOf(each)).map(({ verdicts: found }) => found.map(({ verb }) => verb));
+        const [light, heavy] = [verbs(file), verbs(heavier)];
+        const onWear = (list: typeof light) =>
+          list
+            .filter((_, n) => !light[n]!.includes("drop") && !heavy[n]!.includes("drop"))
+            .map((each) => each.filter((verb) => verb === "replace" || verb === "repair"));
+        expect(onWear(heavy)).toEqual(onWear(light));
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

@@ -1,0 +1,271 @@
+import { tripsOf } from "../ledger/history";
+import type { Incident } from "../ledger/history";
+import { daysBetween } from "../ledger/days";
+import { chooseByLife } from "../decide/choose";
+import { isCritical, successorOf, type Case } from "../decide/case";
+import { CONDITION } from "../trade/kind";
+import { cureOf, triedBefore } from "./cures";
+import { found, type Finding } from "./finding";
+import { urgencyOf } from "./sureness";
+
+/** Frozen, past its date, beyond mending, worn as can be seen, past a limit, or with its life used up. The most certain reason is given. */
+export function replace(one: Case): Finding | null {
+  if (one.standing !== "active") return null;
+  return (
+    froze(one) ??
+    pastItsDate(one) ??
+    beyondMending(one) ??
+    unreliable(one) ??
+    wornToBeSeen(one) ??
+    readingAtLimit(one) ??
+    shortOfPieces(one) ??
+    unknownPast(one) ??
+    lifeUsedUp(one) ??
+    tooOld(one)
+  );
+}
+
+function froze({ frost }: Case): Finding | null {
+  if (!frost || (frost.how !== "froze" && !frost.hard)) return null;
+  return found({
+    verb: "replace",
+    reason: "froze",
+    facts: frost,
+    urgency: frost.how === "froze" ? "now" : "before next trip",
+    sureness: frost.how === "froze" ? "sure" : "perhaps",
+    trips: frost.outing ? [frost.outing.trip.id] : [],
+    caution: "frozen filter",
+  });
+}
+
+/** Days before the date on a label from which a new one is asked for, where no trip is planned. Common practice, no source. */
+const DATE_NEAR_DAYS = 30;
+
+function pastItsDate(one: Case): Finding | null {
+  const { item, book } = one;
+  if (!item.expires) return null;
+  const daysLeft = daysBetween(book.today, item.expires);
+  const onTrip = daysLeft > 0 && book.next.ends !== null && item.expires <= book.next.ends;
+  if (daysLeft > (book.next.ends ? 0 : DATE_NEAR_DAYS) && !onTrip) return null;
+  return found({
+    verb: "replace",
+    reason: "past its date",
+    facts: {
+      expires: item.expires,
+      daysLeft,
+      falls: onTrip ? "on the trip" : daysLeft > 0 ? "soon" : "past",
+    },
+    urgency: daysLeft <= 0 ? urgencyOf(one) : "before next trip",
+    sureness: "sure",
+    trips: [],
+    ...(item.kind === "medicines" && { caution: "medicines" as const }),
+  });
+}
+
+/** Repairs that came to more than this share of its price, this one among them, are worse than a new one. Common practice, no source. */
+const DEAR_SHARE = 0.5;
+/** Graded so low, or lower, a thing is gone. */
+const GONE = 1;
+
+function beyondMending(one: Case): Finding | null {
+  const { item, kind, history, totals } = one;
+  const trouble = history.open;
+  if (!trouble) return null;
+  const { cause, symptoms } = trouble;
+  const base = {
+    verb: "replace" as const,
+    urgency: successorOf(one) ? ("when convenient" as const) : urgencyOf(one),
+    trips: trouble.outing ? [trouble.outing.trip.id] : [],
+    ...(symptoms.includes("leaks gas") && { caution: "gas leak" as const }),
+  };
+  if (cause === "flat or empty")
+    return isUsedUp(one, trouble)
+      ? found({ ...base, reason: "used up", facts: { trouble }, sureness: "sure" })
+      : null;
+  const mouldy = kind.spoiltByMould && symptoms.find((symptom) => symptom === "mould");
+  if (mouldy)
+    return found({ ...base, reason: "spoilt by mould", facts: { symptom: mouldy }, sureness: "likely" });
+  const before = history.repairs.filter(({ on }) => on < trouble.on);
+  // A mishap is not the same fault come back.
+  if (before.length >= 2 && cause !== "misuse")
+    return found({
+      ...base,
+      reason: "fault came back",
+      facts: { trouble, repairs: before.length },
+      sureness: "sure",
+    });
+  const paid = before.filter(({ cost }) => cost > 0);
+  // What this repair would cost is taken from those before it.
+  const spent = totals.spent + paid.reduce((sum, { cost }) => sum + cost, 0) / Math.max(1, paid.length);
+  if (item.price !== null && paid.length > 0 && spent > item.price * DEAR_SHARE)
+    return found({
+      ...base,
+      reason: "too dear to mend",
+      facts: { trouble, spent, price: item.price },
+      sureness: "likely",
+    });
+  const why = whyBeyond(one, trouble);
+  return (
+    why &&
+    found({
+      ...base,
+      reason: "beyond mending",
+      facts: { trouble, why },
+      sureness: why === "defect" ? "likely" : "sure",
+    })
+  );
+}
+
+const isUsedUp = ({ item, kind }: Case, { failed, condition }: Incident) =>
+  (item.load === "consumable" || kind.contents) && (failed || condition === 0);
+
+/** Stopped by the cold, and nothing broken: it works again in the warm. */
+export const worksAgain = ({ kind }: Pick<Case, "kind">, { cause, condition, symptoms }: Incident) =>
+  kind.coldStops &&
+  cause === "weather" &&
+  (condition === null || condition >= 3) &&
+  !symptoms.includes("broken");
+
+function whyBeyond(one: Case, trouble: Incident): "gone" | "worn" | "defect" | "no mending" | null {
+  const { kind } = one;
+  const { failed, cause, condition, mark } = trouble;
+  if ((condition !== null && condition <= GONE) || mark?.call === "replace") return "gone";
+  if (cureOf(one, trouble) && !triedBefore(one, trouble)) return null;
+  if (!failed || worksAgain(one, trouble)) return null;
+  if (cause === "defect" || cause === "poor design") return "defect";
+  if (kind.mends === "nothing") return "no mending";
+  return cause === "worn" && kind.mends === "damage" ? "worn" : null;
+}
+
+/** It annoys by failing now and then, is graded low, and nothing of its sort can be mended: mould in a bladder, a light that goes off. */
+function unreliable(one: Case): Finding | null {
+  const { kind } = one;
+  const last = one.marked.at(-1);
+  if (!last || !last.mark.troubles.includes("nuisance") || kind.mends !== "nothing") return null;
+  const { condition, cause, symptoms } = last.mark;
+  const mouldy = kind.spoiltByMould && symptoms.includes("mould");
+  if (!mouldy && !(condition !== null && condition <= 2 && (cause === "worn" || cause === "defect")))
+    return null;
+  const base = {
+    verb: "replace" as const,
+    urgency: urgencyOf(one),
+    trips: tripsOf([last]),
+    sureness: "likely" as const,
+  };
+  return mouldy
+    ? found({ ...base, reason: "spoilt by mould", facts: { symptom: "mould" } })
+    : found({ ...base, reason: "can't be relied on", facts: { condition } });
+}
+
+/** Cloth, soles and foam do not come back: graded 2 or less, or seen to be worn through, and nothing mends that. */
+function wornToBeSeen(one: Case): Finding | null {
+  const { kind, history, readings } = one;
+  if (kind.mends === "all") return null;
+  const trouble = history.open;
+  const grade = readings.find(({ rule }) => rule.what === CONDITION.what);
+  const condition = trouble?.condition ?? grade?.points.at(-1)!.y ?? null;
+  const isWear = trouble?.cause === "worn" || (trouble === null && grade !== undefined);
+  const seen =
+    condition !== null
+      ? condition <= 2
+      : kind.mends === "nothing" && trouble?.cause === "worn" && trouble.symptoms.length > 0;
+  if (!isWear || !seen || isOfPieces(one)) return null;
+  return found({
+    verb: "replace",
+    reason: "wear to be seen",
+    facts: { condition, trouble, on: trouble?.on ?? grade!.last },
+    urgency: urgencyOf(one),
+    sureness: condition !== null && condition < 2 ? "sure" : "likely",
+    trips: trouble?.outing ? [trouble.outing.trip.id] : [],
+  });
+}
+
+const isOfPieces = ({ item, history }: Case) => item.pieces > 1 && history.piecesOut > 0;
+
+/** A reading at or past the value at which it is done. Flow and loft that a service may bring back are serviced first. */
+function readingAtLimit(one: Case): Finding | null {
+  for (const { rule, points, last } of one.readings) {
+    const { y: value } = points.at(-1)!;
+    if (value > rule.limit || (canComeBack(rule.what) && !servicedBy(one, last))) continue;
+    return found({
+      verb: "replace",
+      reason: "reading at its limit",
+      facts: { rule, value, on: last },
+      urgency: urgencyOf(one),
+      sureness: points.length > 1 ? "sure" : "likely",
+      trips: [],
+    });
+  }
+  return null;
+}
+
+/** Readings that a good service may lift again: leaks and clogs get service first. */
+export const canComeBack = (what: string) => what === "flow" || what === "loft";
+const servicedBy = ({ item, book }: Case, day: string) =>
+  book.entriesOf(item.id).some(({ what, on }) => (what === "service" || what === "wash") && on <= day);
+
+/** Fewer gone than this share, and it can wait. Common practice, no source. */
+const FEW_PIECES = 0.2;
+
+function shortOfPieces(one: Case): Finding | null {
+  const { item, history, marked } = one;
+  if (!isOfPieces(one)) return null;
+  return found({
+    verb: "replace",
+    reason: "short of pieces",
+    facts: { out: history.piecesOut, of: item.pieces },
+    urgency: history.piecesOut / item.pieces < FEW_PIECES ? "when convenient" : urgencyOf(one),
+    sureness: "sure",
+    trips: tripsOf(marked.filter(({ mark }) => mark.pieces)),
+  });
+}
+
+/** Of a thing that frost ruins unseen, an unknown past is enough. */
+function unknownPast({ item, kind, marked }: Case): Finding | null {
+  if (!kind.freezes || item.past !== "unknown" || item.opening !== null) return null;
+  return found({
+    verb: "replace",
+    reason: "unknown past",
+    facts: {},
+    urgency: "before next trip",
+    sureness: "likely",
+    trips: tripsOf(marked),
+    caution: "unknown filter",
+  });
+}
+
+/** Twice as dear to go on with as to replace: no longer only perhaps. Common practice, no source. */
+const CLEAR_MARGIN = 2;
+
+/** Going on would cost more than a new one, and its life is nearly used up, by its readings or by the owner's own earlier lives. */
+function lifeUsedUp(one: Case): Finding | null {
+  const choice = chooseByLife(one);
+  if (choice?.best !== "replace") return null;
+  const left = one.left!;
+  const clear = choice.margin >= CLEAR_MARGIN;
+  return found({
+    verb: "replace",
+    reason: "life used up",
+    facts: { worn: left.worn, givesOut: left.givesOut, unit: one.item.wears },
+    urgency: clear && isCritical(one) ? "now" : "before next trip",
+    sureness: clear || left.trends.length > 0 || left.givesOut >= 0.5 ? "likely" : "perhaps",
+    trips: tripsOf(one.marked.filter(({ mark }) => mark.use !== "unused")),
+  });
+}
+
+/** Plastic, rubber and the like that age whatever they look like. */
+function tooOld(one: Case): Finding | null {
+  const { item, kind, book, marked, totals } = one;
+  const from = item.acquired ?? marked[0]?.outing.trip.starts;
+  if (kind.ageDays === null || !from || totals.used.trips === 0) return null;
+  const days = daysBetween(from, book.today);
+  if (days <= kind.ageDays) return null;
+  return found({
+    verb: "replace",
+    reason: "too old",
+    facts: { from, days, limit: kind.ageDays },
+    urgency: "when convenient",
+    sureness: "perhaps",
+    trips: [],
+  });
+}

@@ -1,0 +1,124 @@
+import type { Caller } from "../belief/caller";
+import type { Left } from "../belief/life";
+import type { Book } from "../ledger/book";
+import type { Departure } from "../ledger/history";
+import type { Incident } from "../ledger/history";
+import type { Complaint, Consequence, Symptom, Trigger, TripId, WearUnit } from "../model";
+import type { FullItem } from "../trade/full-item";
+import type { ReadingRule } from "../trade/kind";
+import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
+import { TRIGGER_RULES } from "../trade/triggers";
+import { METRES_PER_MILE } from "../units/quantity";
+import { count, listWords, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+
+/** Wear in words: "412 km", "38 nights", "120 L". */
+export function sayWear(wear: number, unit: WearUnit, units: Units): string {
+  const whole = Math.round(wear);
+  switch (unit) {
+    case "m":
+      return sayDistance(wear, units);
+    case "nights":
+      return count(whole, "night");
+    case "wet days":
+      return count(whole, "wet day");
+    case "called days":
+      return count(whole, "day in use", "days in use");
+    case "L":
+      return `${whole}\u00a0L`;
+    case "burns":
+      return count(whole, "burn");
+    case "cycles":
+      return count(whole, "charge");
+    default:
+      return count(whole, "day");
+  }
+}
+
+const metresIn = (units: Units) => (units.distance === "km" ? 1000 : METRES_PER_MILE);
+
+/** Wear as a bare number in the owner's unit, for charts and forms; and back. */
+export const wearNumber = (wear: number, unit: WearUnit, units: Units) =>
+  unit === "m" ? wear / metresIn(units) : wear;
+export const wearFromNumber = (value: number, unit: WearUnit, units: Units) =>
+  unit === "m" ? value * metresIn(units) : value;
+export const wearUnitName = (unit: WearUnit, units: Units) =>
+  unit === "m" ? units.distance : unit === "called days" ? "days in use" : unit;
+
+/** A reading with its unit: "2.4 mm", "3 of 5". */
+export const sayReading = ({ unit }: Pick<ReadingRule, "unit">, value: number) =>
+  `${Math.round(value * 100) / 100}\u00a0${unit}`;
+
+/** What is left, as a person would say it: "about 90 km left, 40 to 150 km". */
+export function sayLeft(left: Left | null, unit: WearUnit, units: Units): string {
+  if (!left) return "no life to count down";
+  const say = (wear: number) => sayWear(wear, unit, units);
+  if (Math.round(wearNumber(left.median, unit, units)) === 0)
+    return `next to nothing left, ${say(left.high)} at most`;
+  return `about ${say(left.median)} left, ${say(left.low)} to ${say(left.high)}`;
+}
+
+/** What it costs to lack or lose a thing, as the end of a sentence. */
+export const sayCost: Readonly<Record<Consequence, string>> = {
+  nuisance: "a nuisance",
+  discomfort: "a discomfort",
+  "trip-ending": "the end of a trip",
+  danger: "a danger",
+};
+
+/** A thing's name inside a sentence: its capital goes, unless it is all capitals. */
+const aThing = ({ name }: Pick<FullItem, "name">) =>
+  /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+
+/** The name with its article: "the air mat"; what has a name of its own has none: "Ole's boots", "Shoes, pair 3". */
+export const theThing = (item: Pick<FullItem, "name">) =>
+  /['’]s |,/.test(item.name) ? item.name : `the ${aThing(item)}`;
+
+/** "on Long Quill", "in five weeks on Long Quill", "on 3 trips". */
+export function onTrips(trips: readonly TripId[], { outings }: Book): string {
+  if (trips.length !== 1) return `on ${count(trips.length, "trip")}`;
+  const outing = outings.find(({ trip }) => trip.id === trips[0]);
+  if (!outing) return "on one trip";
+  return outing.days >= 14 ? `in ${sayLong(outing.days)} on ${outing.trip.name}` : `on ${outing.trip.name}`;
+}
+
+/** What an owner wrote, quoted. */
+export const quoted = (note: string | undefined) => {
+  const text = note?.trim().replace(/\.$/, "") ?? "";
+  return text ? ` (“${text}”)` : "";
+};
+
+/** What happened, where, in the owner's words where there are any. */
+export function sayTrouble({ mark, entry, failed, outing, symptoms, on }: Incident): string {
+  const what = symptoms.length ? symptomWords(symptoms) : failed ? "failed" : "damaged";
+  const where = outing ? `on ${outing.trip.name}` : `between trips, on ${sayDay(on)}`;
+  const led = failed && symptoms.length ? `failed: ${what}` : what;
+  return `${led} ${where}${quoted(mark?.note || entry?.note)}`;
+}
+
+export const symptomWords = (symptoms: readonly Symptom[]) =>
+  listWords(
+    symptoms.map((symptom) => SYMPTOM_RULES[symptom].words),
+    "and",
+  );
+
+/** What was said against it: "too cold and stiff". */
+export const complaintWords = (complaints: readonly Complaint[]) =>
+  listWords([...new Set(complaints.map(({ what }) => COMPLAINT_RULES[what].words))], "and");
+
+/** What would do better than what was complained of. */
+export const betterThan = ([first]: readonly Complaint[]) => first && COMPLAINT_RULES[first.what].better;
+
+/** How it left: "lost on Slate way". */
+export const sayDeparture = ({ how, outing, on }: Departure) =>
+  `${how}${outing ? ` on ${outing.trip.name}` : on ? ` on ${sayDay(on)}` : ""}`;
+
+/** A trigger as the end of "when you expect …". */
+export const sayTrigger = (trigger: Trigger) => TRIGGER_RULES[trigger].words;
+
+/** What calls for it: "strong sun", "no frost". */
+export const sayCaller = ({ trigger, at, without }: Caller) =>
+  `${without ? "no " : ""}${at === "strong" ? (trigger === "freezing" || trigger === "cold" ? "hard " : "strong ") : ""}${sayTrigger(trigger)}`;
+
+/** "rain or wind"; null where nothing calls. */
+export const sayTriggers = (triggers: readonly Trigger[], last: "or" | "and" = "or") =>
+  listWords(triggers.slice(0, 3).map(sayTrigger), last);

@@ -1,0 +1,91 @@
+import type { Consequence, Job, Offer, Trigger } from "../model";
+
+/** From what is only a nuisance to lack to what is dangerous to lack. */
+export const RANK: Readonly<Record<Consequence, number>> = {
+  nuisance: 0,
+  discomfort: 1,
+  "trip-ending": 2,
+  danger: 3,
+};
+
+interface JobRule {
+  /** One of the commonly taught ten essential systems: nothing that does it is dropped for want of use. */
+  readonly essential?: boolean;
+  /** A backup may double it; beyond the school's number of backups a doubled job is trimmed. */
+  readonly doubled?: boolean;
+  /** Cover for it may go by its owner's own word, where another does it; for the others it stays. */
+  readonly coverMayGo?: boolean;
+  /** One thing at a time does it: two that went along are compared. */
+  readonly single?: boolean;
+  /** Things that do it come in warmths or weights, each for its season. */
+  readonly bySeason?: boolean;
+  /** What a thing must have met before it counts as tried; left out, use alone. */
+  readonly provedBy?: readonly Trigger[];
+  /** What the way may offer that does it instead. */
+  readonly doneBy?: Offer;
+  /** What is said where nothing does it. */
+  readonly lacking?: string;
+}
+
+/** What the trade knows of each job; what is plain is left out. Common practice, no source, but for the ten essentials, which are commonly taught. */
+export const JOB_RULES: Readonly<Partial<Record<Job, JobRule>>> = {
+  shelter: {
+    essential: true,
+    bySeason: true,
+    provedBy: ["rain", "wind"],
+    doneBy: "beds",
+    lacking: "Shelter",
+  },
+  "sleep warm": { essential: true, bySeason: true, doneBy: "beds" },
+  pad: { single: true, bySeason: true },
+  pillow: { single: true },
+  "stay warm": { essential: true, doubled: true, bySeason: true, lacking: "A warm layer" },
+  "stay dry": {
+    essential: true,
+    doubled: true,
+    single: true,
+    provedBy: ["rain"],
+    lacking: "Rain protection",
+  },
+  "keep kit dry": { single: true },
+  "hands warm": { single: true },
+  "head warm": { single: true },
+  walk: { bySeason: true },
+  "camp shoes": { single: true },
+  traction: { essential: true },
+  "treat water": {
+    essential: true,
+    coverMayGo: true,
+    doubled: true,
+    single: true,
+    doneBy: "tap water",
+    lacking: "Something to treat water",
+  },
+  cook: { doneBy: "kitchens" },
+  fire: {
+    essential: true,
+    coverMayGo: true,
+    doubled: true,
+    single: true,
+    doneBy: "kitchens",
+    lacking: "Something to make fire",
+  },
+  light: { essential: true, doubled: true, coverMayGo: true, single: true, lacking: "A light" },
+  "find the way": { essential: true, doubled: true, single: true, lacking: "Map and compass" },
+  "call for help": { essential: true, doubled: true, single: true, lacking: "Something to call for help" },
+  "first aid": { essential: true, lacking: "A first-aid kit" },
+  mend: { essential: true, lacking: "Something to mend with" },
+  "sun protection": { essential: true, lacking: "Sun protection" },
+  "head shaded": { essential: true, doubled: true, single: true },
+  food: { essential: true },
+  sit: { single: true },
+  power: { single: true, doneBy: "sockets" },
+};
+
+const having = (what: keyof JobRule) =>
+  Object.entries(JOB_RULES).flatMap(([job, rule]) => (rule[what] ? [job as Job] : []));
+
+export const ESSENTIAL_JOBS: ReadonlySet<Job> = new Set(having("essential"));
+export const DOUBLED_JOBS: ReadonlySet<Job> = new Set(having("doubled"));
+export const SINGLE_JOBS: ReadonlySet<Job> = new Set([...having("single"), "read" as const]);
+export const SEASON_JOBS: ReadonlySet<Job> = new Set(having("bySeason"));

@@ -1,0 +1,183 @@
+import { z } from "zod";
+import type { Item } from "../model";
+import type { Kind } from "./kind";
+import { KINDS } from "./kinds";
+
+const ALIASES: Readonly<Record<string, string>> = {
+  shoes: "trail shoes",
+  "trail runners": "trail shoes",
+  boot: "boots",
+  sock: "socks",
+  "trekking poles": "poles",
+  pole: "poles",
+  gaiter: "gaiters",
+  backpack: "pack",
+  rucksack: "pack",
+  shelter: "tent",
+  "tent or tarp": "tent",
+  bag: "sleeping bag",
+  "sleeping quilt": "quilt",
+  "sleeping bag or quilt": "quilt",
+  pad: "inflatable pad",
+  "sleeping pad": "inflatable pad",
+  "air pad": "inflatable pad",
+  mat: "foam pad",
+  shell: "rain shell",
+  "rain jacket": "rain shell",
+  jacket: "insulated jacket",
+  "down jacket": "insulated jacket",
+  puffy: "insulated jacket",
+  vest: "insulated vest",
+  midlayer: "fleece",
+  windshell: "wind shell",
+  "wind jacket": "wind shell",
+  hat: "warm hat",
+  beanie: "warm hat",
+  buff: "neck tube",
+  "head net": "bug net",
+  "bug head net": "bug net",
+  spikes: "traction",
+  microspikes: "traction",
+  "water filter": "filter",
+  "hollow-fibre filter": "filter",
+  "hollow fibre filter": "filter",
+  tablets: "treatment tablets",
+  "water tablets": "treatment tablets",
+  "water treatment tablets": "treatment tablets",
+  "purification tablets": "treatment tablets",
+  "water treatment": "treatment tablets",
+  "waterproof lining": "shoe lining",
+  "waterproof lining of shoes": "shoe lining",
+  "throw away rain shell": "light rain shell",
+  "light throw away rain shell": "light rain shell",
+  poncho: "light rain shell",
+  "gloves used with poles": "pole gloves",
+  mittens: "gloves",
+  "insect treatment on clothes": "insect treatment",
+  "plastic drink bottle": "water bottle",
+  "drink bottle": "water bottle",
+  "inflatable pillow": "pillow",
+  medicine: "medicines",
+  cap: "sun hat",
+  "down vest": "insulated vest",
+  "bear can": "food bag",
+  sandals: "camp shoes",
+  bottle: "water bottle",
+  canister: "fuel",
+  gas: "fuel",
+  burner: "stove",
+  spoon: "cutlery",
+  spork: "cutlery",
+  cup: "mug",
+  torch: "head torch",
+  headlamp: "head torch",
+  headtorch: "head torch",
+  battery: "power bank",
+  powerbank: "power bank",
+  map: "map and compass",
+  compass: "map and compass",
+  "satellite messenger": "beacon",
+  "satellite messenger or beacon": "beacon",
+  "first aid": "first-aid kit",
+  "first aid kit": "first-aid kit",
+  "first-aid": "first-aid kit",
+  repair: "repair kit",
+  toiletries: "wash kit",
+  "hygiene kit": "wash kit",
+  stake: "stakes",
+  pegs: "stakes",
+  "rain pants": "rain trousers",
+  pants: "trousers",
+  leggings: "trousers",
+  tights: "trousers",
+  shorts: "trousers",
+  "t-shirt": "shirt",
+  "t shirt": "shirt",
+  bladder: "water bag",
+  cape: "light rain shell",
+  "silk liner": "bag liner",
+  insole: "insoles",
+  messenger: "beacon",
+};
+
+const BY_ID = new Map(KINDS.map((each) => [each.id, each]));
+
+/** Kind by its name or a common other word for it, ignoring case, hyphens and doubled spaces; undefined if none. */
+export function findKind(word: string): Kind | undefined {
+  const plain = word
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_]+/g, " ");
+  // "stakes, set" is stakes; "filters" a filter.
+  return [plain, plain.split(",")[0]!]
+    .flatMap((name) => [name, name.replace(/s$/, "")])
+    .map(named)
+    .find((found) => found !== undefined);
+}
+
+function named(word: string): Kind | undefined {
+  const spaced = word.replaceAll("-", " ");
+  return (
+    BY_ID.get(word) ??
+    BY_ID.get(spaced) ??
+    BY_ID.get(ALIASES[word] ?? ALIASES[spaced] ?? "") ??
+    BY_ID.get(spaced.replace("first aid", "first-aid"))
+  );
+}
+
+/** A kind by any of its names, kept as its first; the list is docs/kinds.md. */
+export const KindName = z.codec(z.string(), z.string(), {
+  decode: (word, context) => {
+    const found = findKind(word);
+    if (found) return found.id;
+    context.issues.push({
+      code: "custom",
+      message: `“${word}” is not a kind known here; “other” always is.`,
+      input: word,
+    });
+    return z.NEVER;
+  },
+  encode: (id) => id,
+});
+
+/** A name as it is compared: without capitals and outer blanks. */
+export const inPlain = (name: string) => name.trim().toLowerCase();
+
+/** Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it in its own name? */
+export function isCalled({ name, kind: id }: Pick<Item, "name" | "kind">, what: string): boolean {
+  const words = new Set(inPlain(name).split(/\s+/));
+  return (
+    findKind(what)?.id === id ||
+    inPlain(what)
+      .split(/\s+/)
+      .every((word) => words.has(word))
+  );
+}
+
+/**
+ * The kind as the trade has it, before the owner's own numbers (`rules.ts`).
+ *
+ * @throws Error for a kind that no schema has let through
+ */
+export function kindOf(item: Pick<Item, "kind">): Kind {
+  const found = BY_ID.get(item.kind);
+  if (!found) throw new Error(`kindOf: no kind "${item.kind}"`);
+  return found;
+}
+
+/** Words of a name that give its kind away, the longest first: "hooded rain shell" is a rain shell. */
+const TELLTALES = [...BY_ID.keys(), ...Object.keys(ALIASES)]
+  .filter(
+    (word) =>
+      !["other", "hobby", "bag", "repair", "battery", "food", "pack", "shelter", "map"].includes(word),
+  )
+  .sort((a, b) => b.length - a.length);
+
+/** The kind that a name suggests, or "other". A guess: shown to the owner, who may change it. */
+export function guessKind(name: string): Kind {
+  const words = ` ${name.toLowerCase().replace(/[^\p{L}\d-]+/gu, " ")} `;
+  const told =
+    TELLTALES.find((word) => words.includes(` ${word} `)) ??
+    (/ (pack|rucksack) $/.test(words) ? "pack" : "other");
+  return findKind(told)!;
+}

@@ -1,0 +1,72 @@
+import type { Case } from "../decide/case";
+import type { Book } from "../ledger/book";
+import type { Outing } from "../ledger/outing";
+import type { Judgement, Verdict } from "../reasons/judge";
+import { leavesHome } from "../reasons/verbs";
+import { walkingKilocalories } from "./load-energy";
+
+/** A thing of the last pack with its worth for its weight. */
+interface Ranked {
+  readonly one: Case;
+  readonly worth: number;
+  readonly grams: number;
+  /** To be left on a trip like this, by its leading verdict: dropped, or without the weather that it is for. */
+  readonly loses: boolean;
+}
+
+/** The whole pack ranked, the least worth first, and what leaving the losers would save on a trip like the last. */
+export interface PackWorth {
+  readonly outing: Outing;
+  readonly ranked: readonly Ranked[];
+  readonly savedGrams: number;
+  readonly savedGramMetres: number;
+  /** By the Pandolf equation, for the owner's body weight and all that was carried and weighed. */
+  readonly savedKilocalories: number;
+  readonly body: number;
+  readonly load: number;
+}
+
+/** Body weight where the owner has given none, kg. Common practice, no source. */
+const TYPICAL_BODY = 75;
+
+/** The verdict decides, here as on the slips: what is brought only when its weather comes stays when that was not there. */
+function isLeft(lead: Verdict, outing: Outing): boolean {
+  if (!leavesHome(lead.verb) || lead.done) return false;
+  const calls = lead.when?.triggers ?? [];
+  return lead.when?.caller?.without
+    ? calls.some((trigger) => outing.calls.has(trigger))
+    : !calls.some((trigger) => outing.calls.has(trigger));
+}
+
+/** Of the last outing's pack; null before the first. Cover, what is dangerous to lack, joys and what was not weighed are not ranked. */
+export function packWorth(book: Book, judgements: readonly Judgement[]): PackWorth | null {
+  const outing = book.outings.at(-1);
+  if (!outing) return null;
+  const along = judgements.filter(({ case: { marked } }) => marked.at(-1)?.outing === outing);
+  const ranked = along
+    .flatMap(({ case: one, verdicts }): Ranked[] => {
+      const grams = one.item.weight?.g ?? 0;
+      if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
+      return [{ one, grams, worth: one.worth, loses: isLeft(verdicts[0], outing) }];
+    })
+    .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
+  const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);
+  const body = (book.settings.body?.g ?? TYPICAL_BODY * 1000) / 1000;
+  const load = along.reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0) / 1000;
+  const stretches = outing.trip.legs.map(({ distance, ascent, terrain }) => ({
+    metres: distance.m,
+    ascent: ascent?.m ?? 0,
+    terrain,
+  }));
+  return {
+    outing,
+    ranked,
+    savedGrams,
+    body,
+    load,
+    savedGramMetres: savedGrams * outing.metres,
+    savedKilocalories:
+      walkingKilocalories(stretches, { body, load }) -
+      walkingKilocalories(stretches, { body, load: load - savedGrams / 1000 }),
+  };
+}
