@@ -34,15 +34,12 @@ export function chooseByLife(one: Case): LifeChoice | null {
   const usedUp = left.worn >= NEARLY_USED_UP * (left.worn + left.median);
   const condemns = seen || (isCritical(one) && kind.wearsOut && usedUp) || isNeglected(one);
   if (replaceNow < goOn && condemns) return { best: "replace", margin: goOn / replaceNow };
-  // A look costs next to nothing, and would be asked for at every turn: only where the risk nears the line.
-  const worries = left.givesOut > book.rules.tooLikely[item.consequence] * WORRIES;
+  // A look costs next to nothing, and would be asked for at every turn: only where the risk is over the line.
+  const worries = left.givesOut > book.rules.tooLikely[item.consequence];
   if (worries && (lookFirst < Math.min(goOn, replaceNow) || replaceNow < goOn))
     return { best: "look", margin: goOn / Math.min(lookFirst, replaceNow) };
   return { best: "go on", margin: Math.min(replaceNow, lookFirst) / goOn };
 }
-
-/** A look is asked for from this share of the chance of giving out at which it would be too likely. Common practice, no source. */
-const WORRIES = 0.5;
 
 /** Uses without an answer after which a look that was asked for is not waited for any longer. Common practice, no source. */
 const UNANSWERED = 3;

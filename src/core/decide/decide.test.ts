@@ -55,6 +55,14 @@ describe("going on, looking first, replacing now", () => {
     expect(replaceNow).toBeCloseTo(4.758, 2);
   });
 
+  // Source: worked by hand. What it would still give is at most its mean life, 100; a walk of 900 asks for no more than that.
+  test("a walk far longer than what is left: only what was left is thrown away, and it is replaced", () => {
+    const { goOn, replaceNow } = lifeOptions(left(memoryless(100), 200, 900), cost);
+    expect(goOn).toBeCloseTo(150, 0);
+    expect(replaceNow).toBeGreaterThan(45);
+    expect(replaceNow).toBeLessThanOrEqual(50);
+  });
+
   test("a look is worth most where nobody can say: some have a life before them, some are gone", () => {
     const unsure = left(
       { chance: (wear) => (wear < 5 ? 1 : wear < 400 ? 0.5 : 0), left: (q) => (q > 0.5 ? 5 : 400) },

@@ -392,6 +392,38 @@ describe("what has gone tells its story, as done, with nothing to rule on", () =
     expect(judged({ item: { kind: "pack cover" }, marks: [gone("lost")] }).verbs).toEqual(["replace"]);
   });
 
+  test("retired at home, long after its last trip: told with that day, not with that trip", () => {
+    const umbrella = (since: string) =>
+      judged({
+        item: { kind: "umbrella", state: "retired", since },
+        marks: [{}, { use: "unused" }, { use: "unused" }],
+      });
+    expect(umbrella(startOf(4)).says).toMatch(/^Retired on 19 June 2025\./);
+    expect(umbrella(endOf(2)).says).toMatch(/^Retired on Walk 3\./);
+  });
+
+  test("graded sound it is quiet for a usual trip, and not for a planned walk that is longer than what is left", () => {
+    const worn = (n: number) => ({
+      item: {
+        kind: "trail shoes",
+        name: `Pair ${n}`,
+        state: "worn out",
+        since: startOf(0),
+        opening: { distance: "700 km" },
+      },
+      marks: [],
+    });
+    const shoes = (planned?: object) =>
+      told({
+        item: { kind: "trail shoes", opening: { distance: "500 km" } },
+        marks: [{}, {}, { condition: 3 }],
+        beside: [worn(1), worn(2)],
+        ...(planned ? { planned } : {}),
+      });
+    expect(shoes()).toMatch(/^keep|^service: due by count/);
+    expect(shoes({ starts: startOf(4), ends: startOf(5), distance: "900 km" })).toBe("replace: life used up");
+  });
+
   test("sent home it is still owned; posted ahead says nothing; never taken along it is at home", () => {
     expect(judged({ item: { kind: "fleece" }, marks: [gone("sent home")] }).case.state).toBe("active");
     expect(told({ item: { kind: "fleece" }, marks: [gone("posted ahead")] })).toMatch(/^keep: earns/);
