@@ -3,8 +3,8 @@ import type { Log } from "@/core/model";
 import { FORMAT, readLogFile, sayProblem, VERSION } from "@/formats/log-file";
 import { seeded } from "./seeded";
 
-/** A log of every item on every trip, one mark in twenty with more to say than its use. */
-export function madeUpLog(itemCount: number, tripCount: number): Log {
+/** A log of every item on every trip, or a `share` of them, 0 to 1; one mark in twenty with more to say than its use. */
+export function madeUpLog(itemCount: number, tripCount: number, share = 1): Log {
   const random = seeded(7);
   const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]!;
   const items = Array.from({ length: itemCount }, (_, n) => {
@@ -26,7 +26,7 @@ export function madeUpLog(itemCount: number, tripCount: number): Log {
       bugs: pick(["none", "some"]),
       sun: pick(["none", "some"]),
     },
-    marks: items.map(({ id }) => ({
+    marks: (share < 1 ? items.filter(() => random() < share) : items).map(({ id }) => ({
       item: id,
       use: pick(["used", "used", "used", "hardly", "unused"]),
       ...(random() < 0.05
