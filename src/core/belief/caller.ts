@@ -13,7 +13,10 @@ export interface Caller {
 /** A caller may be wrong about so large a share of the trips that it sorts. */
 const ERRORS = 0.1;
 
-/** Sorts the trips on which a thing was wanted from those on which it was not; its own triggers are tried first. */
+/**
+ * Sorts the trips on which a thing was wanted from those on which it was not; its own triggers are tried first. What it is made
+ * for is never what it is to stay at home for, whatever a few trips say: an umbrella is not for "no rain".
+ */
 export function callerOf(
   item: Pick<FullItem, "triggers">,
   wanted: readonly Marked[],
@@ -27,7 +30,11 @@ export function callerOf(
   for (const without of [false, true])
     for (const trigger of triggers)
       for (const at of ["some", "strong"] as const)
-        if (sorts({ trigger, at, without }, wanted, unwanted)) return { trigger, at, without };
+        if (
+          !(without && item.triggers.includes(trigger)) &&
+          sorts({ trigger, at, without }, wanted, unwanted)
+        )
+          return { trigger, at, without };
   return null;
 }
 
