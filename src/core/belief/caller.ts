@@ -13,6 +13,9 @@ export interface Caller {
 /** A caller may be wrong about so large a share of the trips that it sorts. */
 const ERRORS = 0.1;
 
+/** What calls by staying away: a summer's thing is for trips that are not cold. Common practice, no source. */
+const ABSENT: readonly Trigger[] = ["cold", "freezing", "rain"];
+
 /**
  * Sorts the trips on which a thing was wanted from those on which it was not; its own triggers are tried first. What it is made
  * for is never what it is to stay at home for, whatever a few trips say: an umbrella is not for "no rain".
@@ -31,7 +34,7 @@ export function callerOf(
     for (const trigger of triggers)
       for (const at of ["some", "strong"] as const)
         if (
-          !(without && item.triggers.includes(trigger)) &&
+          !(without && (item.triggers.includes(trigger) || !ABSENT.includes(trigger))) &&
           sorts({ trigger, at, without }, wanted, unwanted)
         )
           return { trigger, at, without };
