@@ -4,7 +4,7 @@ import type { ItemId, Trigger } from "@/core/model";
 import type { When } from "@/core/reasons/finding";
 import { judge, type Judgement } from "@/core/reasons/judge";
 import { wearOf, type Before, type Costs, type Holder, type Policy } from "./walk";
-import type { Slot } from "./world";
+import type { Outing, Slot } from "./world";
 
 /** The engine's judgement before a trip, with that trip as the next. */
 export function judged({ log, today, outing }: Before): Judgement[] {
@@ -44,15 +44,12 @@ export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): 
   leave: (before) => {
     const judgements = judged(before);
     look(judgements);
-    const { conditions, days } = before.outing;
-    const foreseen = (trigger: Trigger) =>
-      trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none";
     const shareOf = ({ verdicts, case: { state } }: Judgement) =>
       state !== "active"
         ? 0
         : verdicts.some(
               ({ verb, when }) =>
-                verb === "drop" || (verb === "bring only when" && !isExpected(when!, foreseen)),
+                verb === "drop" || (verb === "bring only when" && !isExpected(when!, before.outing)),
             )
           ? 1
           : verdicts.some(({ verb }) => verb === "slim")
@@ -63,8 +60,11 @@ export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): 
 });
 
 /** Is what calls for it foreseen: its weather, or, of a thing for mild days, that its weather stays away? */
-const isExpected = ({ triggers, caller }: When, foreseen: (trigger: Trigger) => boolean) =>
-  triggers.length === 0 || triggers.some((trigger) => foreseen(trigger) !== Boolean(caller?.without));
+export function isExpected({ triggers, caller }: When, { conditions, days }: Outing): boolean {
+  const foreseen = (trigger: Trigger) =>
+    trigger === "camp time" ? days > 1 : (conditions[trigger] ?? "none") !== "none";
+  return triggers.length === 0 || triggers.some((trigger) => foreseen(trigger) !== Boolean(caller?.without));
+}
 
 const those = (holders: readonly Holder[], test: (holder: Holder) => boolean): ReadonlySet<ItemId> =>
   new Set(holders.filter(test).map(({ id }) => id));

@@ -148,7 +148,7 @@ export function walk(
       carries.push({
         item: holder.id,
         legs: null,
-        mark: markOf(walker, holder, { used, hardly, called, over, cover: slot.kind.cover }, luck),
+        mark: markOf(walker, holder, outing, { used, hardly, called, over, cover: slot.kind.cover }, luck),
       });
       if (!over) return;
       sum.failures += 1;
@@ -160,7 +160,7 @@ export function walk(
         day(new Date(outing.starts.getTime() + (outing.days + 1) * 86_400_000)),
       );
     });
-    trips.push(tripOf(walker, outing, carries, missed));
+    trips.push({ ...tripOf(walker, outing, carries, missed), ...lookBack(walker, holders, outing, carries) });
   }
   return sum;
 }
@@ -201,6 +201,7 @@ export function wearOf({ kind }: Slot, { metres, days, terrain, conditions }: Ou
 function markOf(
   walker: Walker,
   holder: Holder,
+  { n }: Outing,
   {
     used,
     hardly,
@@ -215,6 +216,8 @@ function markOf(
   if (over) return Mark.parse({ use: "used", exit: { how: "worn out" }, cause: "worn", condition: 0 });
   if (luck.chance(missing)) return null;
   const use = luck.chance(wrong) ? !used : used;
+  const annoyed =
+    walker.nature.tells && used && randomFrom(seedOf(walker.seed, 12, slot.n, n)).chance(slot.annoys);
   const graded = walker.grades && slot.life !== null && used && luck.chance(0.6);
   return Mark.parse({
     use: use ? (hardly ? "hardly" : "used") : "unused",
@@ -224,10 +227,30 @@ function markOf(
         : !use && cover && luck.chance(0.2)
           ? "cover"
           : null,
+    complaints: use && annoyed ? [{ what: "fiddly or awkward" }] : [],
     // Their filters sleep with them: frost is no part of this.
     frost: slot.kind.freezes ? "kept" : null,
     condition: graded ? gradeOf(holder, luck) : null,
   });
+}
+
+/** Three things that could have stayed, and three that made the trip, as far as this walker says so: the heaviest first. */
+function lookBack(
+  { nature, seed }: Walker,
+  holders: readonly Holder[],
+  { n }: Outing,
+  carries: Trip["carries"],
+): Pick<Trip, "made" | "stay"> {
+  const luck = randomFrom(seedOf(seed, 13, n));
+  if (!nature.tells || !luck.chance(0.6)) return { made: [], stay: [] };
+  const marked = new Map(carries.map(({ item, mark }) => [item, mark?.use]));
+  const three = (use: Mark["use"]) =>
+    holders
+      .filter(({ id, slot }) => marked.get(id) === use && isBallast(slot) && luck.chance(0.5))
+      .sort((a, b) => b.slot.grams - a.slot.grams)
+      .slice(0, 3)
+      .map(({ id }) => id);
+  return { made: three("used"), stay: three("unused") };
 }
 
 /** A grade falls from 5 to 1 over the life, give or take half a grade. */

@@ -29,6 +29,8 @@ export interface Nature {
   readonly fickle: number;
   /** Share of things that something else calls for than their kind is said to be called for by. */
   readonly mistriggered: number;
+  /** They say outright what annoys, what could have stayed and what made the trip. */
+  readonly tells: boolean;
   /** Only things that wear, where nothing else is asked. */
   readonly wearing: boolean;
 }
@@ -46,6 +48,7 @@ export const USUAL: Nature = {
   doubles: 0,
   fickle: 0,
   mistriggered: 0,
+  tells: false,
   wearing: false,
 };
 
@@ -129,6 +132,8 @@ export interface Slot {
   readonly changes: { readonly from: number; readonly whenCalled: number } | null;
   /** What truly calls for it. */
   readonly triggers: readonly Trigger[];
+  /** True chance that a use of it annoys. */
+  readonly annoys: number;
 }
 
 export interface Outing {
@@ -202,6 +207,7 @@ function slotsOf(random: Random, nature: Nature, seed: number): Slot[] {
               ? 0.08 * random.even()
               : 0.15 + 0.45 * random.even(),
         otherwise: 0.04 * random.even(),
+        annoys: annoyance(randomFrom(seedOf(seed, 11, n))),
         ...surprises(kind, needed, nature, randomFrom(seedOf(seed, 7, n))),
       };
     },
@@ -221,6 +227,9 @@ function slotsOf(random: Random, nature: Nature, seed: number): Slot[] {
     }));
   return [...slots, ...second];
 }
+
+/** One thing in ten keeps annoying; the rest once in a while. */
+const annoyance = (luck: Random) => (luck.chance(0.1) ? 0.3 + 0.4 * luck.even() : 0.02);
 
 /** What the engine does not expect: tastes that change, and things that something else calls for. */
 function surprises(
