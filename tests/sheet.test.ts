@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { openPage, PHONE, withApp } from "./app";
+import { exported, openPage, PHONE, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -28,6 +28,40 @@ test("arrow keys walk it, a key marks in place, another tab sees it", () =>
     await page.getByRole("gridcell", { name: "Sun shirt, Low fells: hardly used" }).waitFor();
     await other.getByRole("gridcell", { name: "Sun shirt, Low fells: hardly used" }).waitFor();
     await context.close();
+  }));
+
+test("a key never wipes what was said, is asked about where the thing was not along, and is taken back", () =>
+  withApp("demo", async (app) => {
+    const { page, faults } = await openPage(browser, app.url);
+    const markOf = async (item: string, trip: string) =>
+      (await exported(app)).trips.find(({ name }) => name === trip)!.marks.find((mark) => mark.item === item);
+    const cell = (name: string) => page.getByRole("gridcell", { name });
+    const detailed = await markOf("trail-shoes-pair-3", "Saltpan again");
+    expect(detailed).toMatchObject({ use: "used", condition: 3, note: "tread thin at the ball of the foot" });
+    await page.getByLabel("Find a thing").fill("pair 3");
+    await cell("Trail shoes, pair 3, Saltpan again: used").focus();
+    await page.keyboard.press("h");
+    await expect
+      .poll(() => markOf("trail-shoes-pair-3", "Saltpan again"))
+      .toEqual({ ...detailed, use: "hardly" });
+    await page.keyboard.press("z");
+    await expect.poll(() => markOf("trail-shoes-pair-3", "Saltpan again")).toEqual(detailed);
+
+    await page.getByLabel("Find a thing").fill("boots");
+    await cell("Boots, Saltpan again: not carried").focus();
+    await page.keyboard.press("u");
+    await page.getByText("Boots was not on Saltpan again.").waitFor();
+    expect(await markOf("boots", "Saltpan again")).toBeUndefined();
+    await page.keyboard.press("u");
+    await expect.poll(() => markOf("boots", "Saltpan again")).toMatchObject({ use: "used" });
+    await cell("Boots, Saltpan again: used").waitFor();
+    await cell("Boots, Saltpan again: used").focus();
+    await page.keyboard.press("Control+z");
+    await expect.poll(() => markOf("boots", "Saltpan again")).toBeUndefined();
+    await page.keyboard.press("Backspace");
+    await page.getByText("Nothing to take back.").waitFor();
+    expect(faults).toEqual([]);
+    await page.close();
   }));
 
 test("sorts, filters, lights a trip, and a letter after g goes places", () =>

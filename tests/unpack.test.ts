@@ -145,13 +145,25 @@ test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", 
     }
     await buttons.getByText("hardly").tap();
     await saved(page);
-    await page.getByLabel("Made the trip, 1 of 3").selectOption({ label: "Rain shell" });
+    const floor = page.getByRole("group", { name: "The pack as it lay on the floor" });
+    await floor.getByRole("button", { name: /^Rain shell ?, used/ }).tap();
+    await page.getByRole("radio", { name: "Could have stayed home" }).tap();
+    for (const name of ["Down vest", "Spare shirt", "Second cable", "Pack cover"])
+      await floor.getByRole("button", { name: new RegExp(`^${name} ?,`) }).tap();
+    await page.getByText("Three at most").waitFor();
+    await floor
+      .getByRole("button", { name: /^Spare shirt ?, unused, though called for, could have stayed home/ })
+      .tap();
     await page.getByLabel("What", { exact: true }).fill("Dry socks");
     await page.getByRole("button", { name: "Add", exact: true }).tap();
     await page.getByText("Dry socks").first().waitFor();
     await expect
       .poll(async () => (await exported(app)).trips.find((each) => each.id === trip))
-      .toMatchObject({ made: ["rain-shell"], missed: [{ what: "Dry socks", cost: "discomfort" }] });
+      .toMatchObject({
+        made: ["rain-shell"],
+        stay: ["down-vest", "second-cable"],
+        missed: [{ what: "Dry socks", cost: "discomfort" }],
+      });
     expect(
       (await exported(app)).trips
         .find((each) => each.id === trip)!
@@ -227,24 +239,121 @@ test("marks made while others are on their way go out together, in order, and on
       )
       .toMatchObject({ use: "hardly" });
     await expect.poll(() => page.evaluate(() => localStorage.getItem("nettle-waiting-marks"))).toBeNull();
+    // What will never be taken has left the queue, and is shown until it has been read.
+    await page.getByText("A mark on anvil was not kept. That trip or thing is no longer here.").waitFor();
+    await page.getByRole("button", { name: "I have read it" }).click();
+    await page.reload();
+    await saved(page);
+    expect(await page.getByText("was not kept").count()).toBe(0);
     await page.close();
   }));
 
-test("a mark made while the server is away waits in the browser and is sent later", () =>
+test("the server gone in mid-debrief: the page stays and says what waits, and it is sent from any page when it is back", () =>
   withApp("demo", async (app) => {
     const trip = "saltpan-again-2026-09-12";
     const { page } = await openPage(browser, `${app.url}/unpack/${trip}`);
-    await page.route("**/api/marks", (route) => route.abort());
+    // Nothing answers, not even for the page itself.
+    await page.context().setOffline(true);
     await page.keyboard.press("h");
-    await page.getByText("can't be reached").waitFor();
-    await page.unroute("**/api/marks");
-    await page.reload();
-    await page.getByText(/1.mark from before is saved now/).waitFor();
-    expect(
-      (await exported(app)).trips
-        .find((each) => each.id === trip)!
-        .marks.find((each) => each.item === "pack-cover"),
-    ).toMatchObject({ use: "hardly" });
+    await page.getByText(/1.mark waits in this browser: the server can’t be reached\./).waitFor();
+    await page.getByText(/1.mark not saved yet/).waitFor();
+    expect(await page.getByText("every mark is saved").count()).toBe(0);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("h");
+    await page.getByText(/2.marks wait in this browser/).waitFor();
+    // Longer than the page waits before it would ask for itself anew.
+    await page.waitForTimeout(1500);
+    expect(await page.getByRole("heading", { name: "Unpack Saltpan again" }).isVisible()).toBe(true);
+    await page.context().setOffline(false);
+    await page.goto(`${app.url}/shelf`);
+    await page.getByText(/2.marks from before are saved now/).waitFor();
+    const marks = (await exported(app)).trips.find((each) => each.id === trip)!.marks;
+    for (const item of ["pack-cover", "rain-shell"])
+      expect(marks.find((each) => each.item === item)).toMatchObject({ use: "hardly" });
+    await page.close();
+  }));
+
+test("swapped for what and where, how much, frost, and what joined on the way: each by one key", () =>
+  withApp("demo", async (app) => {
+    const frosty = "vask-shore-again-2026-04-25";
+    const { page, faults } = await openPage(browser, `${app.url}/unpack/${frosty}`);
+    const trip = async () => {
+      await saved(page);
+      return (await exported(app)).trips.find((each) => each.id === frosty)!;
+    };
+    const mark = async (item: string) => (await trip()).marks.find((each) => each.item === item);
+    await page.locator("li[aria-label^='Rain shell']").click();
+    await page.keyboard.press("e");
+    await page.keyboard.press("7");
+    await page.getByLabel("Swapped for").selectOption({ label: "Wind shell" });
+    await page.getByLabel("How far from the start").fill("far");
+    await page.getByLabel("How far from the start").blur();
+    await page.getByText("“far” is not a number with a unit.").waitFor();
+    await page.getByLabel("How far from the start").fill("41");
+    await page.keyboard.press("Escape");
+    await expect
+      .poll(() => mark("rain-shell"))
+      .toMatchObject({ exit: { how: "swapped", for: "wind-shell" }, at: { distance: "41 km" } });
+    // What was said of where stays, whatever is marked next.
+    await page.keyboard.press("h");
+    expect(await mark("rain-shell")).toMatchObject({ use: "hardly", at: { distance: "41 km" } });
+
+    await page.getByRole("button", { name: /^Side pockets/ }).click();
+    const filter = page.locator("li[aria-label^='Filter:'], li[aria-label^='Second filter:']").first();
+    await filter.click();
+    const id = (await filter.getAttribute("aria-label"))!.startsWith("Second") ? "second-filter" : "filter";
+    await page.keyboard.press("k");
+    await page.keyboard.press("1");
+    expect(await mark(id)).toMatchObject({ frost: "kept" });
+
+    await page.getByRole("button", { name: /^Main bag/ }).click();
+    await page.locator("li[aria-label^='Stakes:']").click();
+    await page.keyboard.press("q");
+    await page.getByLabel(/^Would have been enough/).fill("5");
+    await page.keyboard.press("Escape");
+    await expect.poll(() => mark("stakes")).toMatchObject({ enough: 5 });
+
+    await page.keyboard.press("b");
+    await page.keyboard.press("Enter");
+    await page.getByText("Give it a name").waitFor();
+    await page.keyboard.type("Boot laces 12 g");
+    await page.getByLabel("It was", { exact: true }).selectOption("found");
+    await page.keyboard.press("Enter");
+    await page.getByText(/^1 of \d+ left$/).waitFor();
+    expect((await exported(app)).items.find((each) => each.id === "boot-laces")).toMatchObject({
+      past: "unknown",
+      acquired: "2026-04-25",
+    });
+    await page.locator("li[aria-label='Boot laces: not marked']:focus").waitFor();
+    await page.keyboard.press("u");
+    await expect.poll(() => mark("boot-laces")).toMatchObject({ use: "used" });
+    expect(faults).toEqual([]);
+    await page.close();
+  }));
+
+test("a planned trip whose days have come is offered, and unpacked half way", () =>
+  withApp("demo", async (app) => {
+    const log = await exported(app);
+    const planned = log.trips.map((trip) =>
+      trip.id === "saltpan-again-2026-09-12"
+        ? { ...trip, planned: true, marks: trip.marks.map(({ item }) => ({ item })) }
+        : trip,
+    );
+    const sent = await fetch(`${app.url}/api/log?replace`, {
+      method: "POST",
+      body: JSON.stringify({ ...log, trips: planned }),
+    });
+    expect(sent.ok).toBe(true);
+    const { page } = await openPage(browser, `${app.url}/unpack`);
+    await page.getByText("was planned, and its last day is past.").waitFor();
+    await page.getByRole("button", { name: /^Walked: unpack it ?: Saltpan again/ }).click();
+    await page.getByText(/^\d+ of \d+ left$/).waitFor();
+    await page.keyboard.press("u");
+    await saved(page);
+    const marks = (await exported(app)).trips.find((each) => each.id === "saltpan-again-2026-09-12")!.marks;
+    expect(marks.map(({ use }) => use).filter(Boolean)).toEqual(["used"]);
+    await page.goto(`${app.url}/unpack`);
+    await page.getByText(/^\d+ of \d+ left$/).waitFor();
     await page.close();
   }));
 

@@ -7,6 +7,7 @@ import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Toaster } from "sonner";
 import { CommandPalette } from "@/ui/command-palette";
+import { KeptMarks } from "@/ui/kept-marks";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
 import { pressingCount, readBook } from "./book";
@@ -25,6 +26,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
     .filter((trip) => !trip.planned)
     .flatMap((trip) => trip.carries)
     .filter((carry) => carry.mark === null).length;
+  const items = log.items.map(({ id, name }) => ({ id, name }));
   return (
     <html lang="en" data-theme={theme === "dark" || theme === "light" ? theme : undefined}>
       <body className="pb-20 tabs:pb-0 tabs:pr-32">
@@ -38,11 +40,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
           {children}
         </main>
         <Navigation verdicts={pressingCount(judgements, toAdd)} unmarked={unmarked} />
-        <CommandPalette
-          items={log.items.map(({ id, name }) => ({ id, name }))}
-          trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()}
-        />
+        <CommandPalette items={items} trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()} />
         <OtherTabs />
+        <KeptMarks items={items} />
         <Toaster
           position="bottom-center"
           offset={88}

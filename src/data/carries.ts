@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { groupBy } from "@/core/ledger/group";
-import { Carry, ItemId, Mark, TripId } from "@/core/model";
+import { Carry, ItemId, Mark, TripId, type Use } from "@/core/model";
 import { columnsOf } from "./columns";
 import type { Db } from "./db";
 
@@ -106,13 +106,30 @@ export async function saveCarries(db: Db, trip: TripId, carries: readonly Carry[
   );
 }
 
-/** Sets or clears one mark; an item not yet in the trip's pack is put there. */
-export async function saveMark(
-  db: Db,
-  { trip, item, mark }: { trip: TripId; item: ItemId; mark: Mark | null },
-): Promise<void> {
-  const { rows } = await db.query("select legs from carry where trip = $1 and item = $2", [trip, item]);
-  await saveCarries(db, trip, [{ item, legs: Carry.shape.legs.parse(rows[0]?.legs ?? null), mark }]);
+/** One change to what is known of a thing on a trip: its whole mark, its use alone, or that it did not go along. */
+export type CarryChange = { readonly trip: TripId; readonly item: ItemId } & (
+  { readonly mark: Mark | null } | { readonly use: Use } | { readonly out: true }
+);
+
+/** Makes one change, putting what was not in the trip's pack there; returns what was known before, null where it was not carried. */
+export async function changeCarry(db: Db, change: CarryChange): Promise<Carry | null> {
+  const { trip, item } = change;
+  const { rows } = await db.query(
+    `select ${COLUMNS.read("c")} from carry c where c.trip = $1 and c.item = $2`,
+    [trip, item],
+  );
+  const before = rows[0] ? toCarry(rows[0]) : null;
+  if ("out" in change) await removeCarries(db, trip, [item]);
+  else {
+    const mark =
+      "mark" in change
+        ? change.mark
+        : before?.mark
+          ? { ...before.mark, use: change.use }
+          : Mark.parse({ use: change.use });
+    await saveCarries(db, trip, [{ item, legs: before?.legs ?? null, mark }]);
+  }
+  return before;
 }
 
 export async function removeCarries(db: Db, trip: TripId, items: readonly ItemId[]): Promise<void> {

@@ -21,7 +21,7 @@ import {
   type TripId,
 } from "@/core/model";
 import { readLogFile, writeLogFile } from "@/formats/log-file";
-import { carriesOf, removeCarries, saveCarries, saveMark } from "./carries";
+import { carriesOf, changeCarry, removeCarries, saveCarries } from "./carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
 import { readLog, replaceLog } from "./log";
@@ -168,18 +168,22 @@ describe("marks and packs", () => {
     withLog(small(), async (db) => {
       const markOf = async (item: ItemId) =>
         (await carriesOf(db, { trip: FIRST })).find((carry) => carry.item === item)?.mark;
-      await saveMark(db, { trip: FIRST, item: SPOON, mark: Mark.parse({ use: "unused", why: "forgot it" }) });
+      await changeCarry(db, {
+        trip: FIRST,
+        item: SPOON,
+        mark: Mark.parse({ use: "unused", why: "forgot it" }),
+      });
       expect(await markOf(SPOON)).toMatchObject({ use: "unused", why: "forgot it" });
-      await saveMark(db, { trip: FIRST, item: SPOON, mark: Mark.parse({ use: "used" }) });
+      await changeCarry(db, { trip: FIRST, item: SPOON, mark: Mark.parse({ use: "used" }) });
       expect(await markOf(SPOON)).toMatchObject({ use: "used", why: null });
-      await saveMark(db, { trip: FIRST, item: SPOON, mark: null });
+      await changeCarry(db, { trip: FIRST, item: SPOON, mark: null });
       expect(await markOf(SPOON)).toBeNull();
     }));
 
   test("a mark leaves the legs that it was carried on as they were", () =>
     withLog(small(), async (db) => {
       await saveCarries(db, FIRST, [{ item: MUG, legs: [LegId.parse("leg-1")], mark: null }]);
-      await saveMark(db, { trip: FIRST, item: MUG, mark: Mark.parse({ use: "hardly" }) });
+      await changeCarry(db, { trip: FIRST, item: MUG, mark: Mark.parse({ use: "hardly" }) });
       expect(await carriesOf(db, { trip: FIRST })).toMatchObject([
         { legs: ["leg-1"], mark: { use: "hardly" } },
       ]);

@@ -1,7 +1,7 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useEffect } from "react";
+import { useRefresh } from "./use-refresh";
 
 /** One a page: a channel does not hear itself, but would hear another of the same page. */
 let channel: BroadcastChannel | undefined;
@@ -15,18 +15,18 @@ const QUIET_MS = 300;
 
 /** Shows what another tab saved. */
 export function OtherTabs() {
-  const router = useRouter();
+  const refresh = useRefresh();
   useEffect(() => {
     let quiet: ReturnType<typeof setTimeout>;
     const onSaved = () => {
       clearTimeout(quiet);
-      quiet = setTimeout(() => router.refresh(), QUIET_MS);
+      quiet = setTimeout(() => void refresh(), QUIET_MS);
     };
     theChannel().addEventListener("message", onSaved);
     return () => {
       clearTimeout(quiet);
       theChannel().removeEventListener("message", onSaved);
     };
-  }, [router]);
+  }, [refresh]);
   return null;
 }

@@ -1,8 +1,10 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { z } from "zod";
 import { isHeavy } from "@/core/ledger/check";
 import { Item, ItemId, type ItemState } from "@/core/model";
+import { newThing, OLDER_IS, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { slug } from "@/core/model/slug";
 import { carriesOf } from "@/data/carries";
@@ -12,32 +14,53 @@ import { readSettings } from "@/data/settings";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
 
-/** Puts one typed line on the shelf. */
-export async function addLine(line: string, sure: boolean): Promise<Answer<{ id: ItemId; name: string }>> {
+/** Whom a new thing takes over from, and what became of that. */
+const TakesOver = z.object({ item: ItemId, is: z.enum(OLDER_IS) });
+
+/** Puts one typed line on the shelf, in the place of an older thing where it takes over from one. Answers with what was there of that one, for undo. */
+export async function addLine(
+  line: string,
+  after: z.input<typeof TakesOver> | null,
+  sure: boolean,
+): Promise<Answer<{ id: ItemId; name: string; older: z.input<typeof Item> | null }>> {
   const db = await store();
   const { units } = await readSettings(db);
   const parsed = parseLine(line, units.weight);
   if (parsed.name === "") return refuse({ line: "Give it a name, like: rain shell 312 g lid." });
   const taken = await allItems(db);
+  const takesOver = TakesOver.nullable().parse(after);
+  const older = taken.find((item) => item.id === takesOver?.item) ?? null;
   const twin = taken.find(
-    (item) => item.state === "active" && item.name.toLowerCase() === parsed.name.toLowerCase(),
+    (item) =>
+      item.state === "active" && item !== older && item.name.toLowerCase() === parsed.name.toLowerCase(),
   );
   if (!sure && twin)
     return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
   if (!sure && isHeavy(parsed.weight))
     return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
-  const made = Item.safeParse({
-    name: parsed.name,
-    kind: parsed.kind,
-    stow: parsed.stow,
-    pieces: parsed.pieces,
-    weights: parsed.weight ? [{ weight: parsed.weight.typed }] : [],
-    id: slug(parsed.name, new Set(taken.map((item) => item.id))),
-  });
+  const made = Item.safeParse(
+    newThing(
+      parsed,
+      new Set(taken.map((item) => item.id)),
+      older ? { how: "bought", on: today() } : undefined,
+    ),
+  );
   if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
-  await saveItems(db, [made.data]);
+  await saveItems(
+    db,
+    older && takesOver ? takeOver(older, made.data, { is: takesOver.is, on: today() }) : [made.data],
+  );
   revalidatePath("/", "layout");
-  return { ok: true, value: { id: made.data.id, name: made.data.name } };
+  return {
+    ok: true,
+    value: { id: made.data.id, name: made.data.name, older: older && Item.encode(older) },
+  };
+}
+
+/** Takes back a line just added, and what it did to the thing it took over from. */
+export async function takeLineBack(id: ItemId, older: z.input<typeof Item> | null): Promise<Answer> {
+  const answer = await deleteItem(id);
+  return answer.ok && older ? saveItem(older, true) : answer;
 }
 
 /** Saves what the item form says; `raw` has the shape of an item in a file. */

@@ -40,7 +40,14 @@ export default async function ShelfPage({
         {count(shown.length, "thing")}, {sayMass(grams, units)}
         {unweighed > 0 ? `; ${unweighed} not weighed` : ""}
       </PageHead>
-      <AddLine key={first} units={units} first={first} />
+      <AddLine
+        key={first}
+        units={units}
+        first={first}
+        inUse={book.items
+          .filter((item) => item.state === "active" && item.rules.life !== null)
+          .map(({ id, name, kind, state }) => ({ id, name, kind, state }))}
+      />
       {left > 0 && (
         <p className="mb-3 flex gap-4 border-b border-rule pb-2" role="group" aria-label="Which things">
           <Link

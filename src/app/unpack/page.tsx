@@ -3,15 +3,27 @@ import Link from "next/link";
 import { redirect } from "next/navigation";
 import { count } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page-head";
+import type { TripId } from "@/core/model";
 import { readBook } from "../book";
+import { setWalked } from "./actions";
 
 export const metadata: Metadata = { title: "Unpack" };
 
+/** A planned trip that has begun is walked from now on, and unpacked: at home, or half way. */
+async function beginUnpacking(id: TripId): Promise<never> {
+  "use server";
+  await setWalked(id);
+  redirect(unpackPath(id));
+}
+
+const unpackPath = (id: TripId) => `/unpack/${encodeURIComponent(id)}`;
+
 /** The trip to unpack: straight to the one with things left to mark. */
 export default async function UnpackPage() {
-  const { book } = await readBook();
+  const { log, book } = await readBook();
+  const begun = log.trips.filter(({ planned, starts }) => planned && starts <= book.today);
   const open = book.outings.filter(({ trip }) => trip.carries.some((carry) => carry.mark === null)).reverse();
-  if (open.length === 1) redirect(`/unpack/${open[0]!.trip.id}`);
+  if (open.length === 1 && begun.length === 0) redirect(unpackPath(open[0]!.trip.id));
   const last = book.outings.at(-1)?.trip;
   return (
     <>
@@ -23,15 +35,32 @@ export default async function UnpackPage() {
           </Link>
         }
       />
+      {begun.map(({ id, name, ends }) => (
+        <form
+          key={id}
+          action={beginUnpacking.bind(null, id)}
+          className="mb-4 flex max-w-xl flex-wrap items-center justify-between gap-3 border-l-4 border-catkin-strong pl-4"
+        >
+          <span>
+            <span className="font-head text-lg font-bold">{name}</span> was planned
+            {ends < book.today ? ", and its last day is past." : ", and has begun."}
+          </span>
+          <button className="btn btn-leaf">
+            {ends < book.today ? "Walked: unpack it" : "Unpack it so far"}
+            <span className="sr-only">: {name}</span>
+          </button>
+        </form>
+      ))}
       {open.length > 0 ? (
         <ul className="max-w-xl border-t-2 border-ink">
           {open.map(({ trip }) => (
             <li key={trip.id} className="flex items-baseline justify-between border-b border-rule py-2">
-              <Link href={`/unpack/${trip.id}`} className="font-head text-lg font-bold hover:underline">
+              <Link href={unpackPath(trip.id)} className="font-head text-lg font-bold hover:underline">
                 {trip.name}
               </Link>
               <span className="text-muted">
                 {count(trip.carries.filter((carry) => carry.mark === null).length, "thing")} to go
+                {trip.ends > book.today ? ", still on the way" : ""}
               </span>
             </li>
           ))}
@@ -45,7 +74,7 @@ export default async function UnpackPage() {
                 {last ? "Back from another? Enter it" : "Enter the first trip"}
               </Link>
               {last && (
-                <Link href={`/unpack/${last.id}`} className="btn">
+                <Link href={unpackPath(last.id)} className="btn">
                   Go through {last.name} again
                 </Link>
               )}

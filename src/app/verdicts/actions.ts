@@ -4,7 +4,7 @@ import { revalidatePath } from "next/cache";
 import { questionsAfter } from "@/core/ask/questions";
 import { Ruling, type TripId } from "@/core/model";
 import type { RuledOn } from "@/core/reasons/rulings";
-import { saveMark } from "@/data/carries";
+import { changeCarry } from "@/data/carries";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { removeRuling, saveRulings } from "@/data/rulings";
@@ -53,7 +53,7 @@ export async function answerQuestion(id: string, answer: number): Promise<Answer
   const { item, trip } = question;
   const db = await store();
   await db.transaction(async (tx) => {
-    await saveMark(tx, { trip, item, mark: given.mark });
+    await changeCarry(tx, { trip, item, mark: given.mark });
     await wave(tx, trip, id);
   });
   revalidatePath("/", "layout");

@@ -1,12 +1,10 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { questionsAfter } from "@/core/ask/questions";
 import type { Book } from "@/core/ledger/book";
 import type { Addition } from "@/core/reasons/add";
 import { URGENCIES, type Urgency } from "@/core/reasons/finding";
 import type { Judgement, Verdict } from "@/core/reasons/judge";
 import { stays } from "@/core/reasons/verbs";
-import { sayQuestion } from "@/core/say/questions";
 import { says } from "@/core/say/says";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { packWorth } from "@/core/weighin/pack-worth";
@@ -16,9 +14,9 @@ import { readBook } from "../book";
 import { AdditionSlip } from "./addition-slip";
 import { LastTrip } from "./last-trip";
 import { PackTable } from "./pack-table";
-import { Questions } from "./questions";
 import { Slip } from "./slip";
 import { WhatIf } from "./what-if";
+import { WorthAsking } from "./worth-asking";
 
 export const metadata: Metadata = { title: "Verdicts" };
 
@@ -35,7 +33,7 @@ interface OnSlip {
 }
 
 export default async function VerdictsPage() {
-  const { book, surveyed, judgements, toAdd } = await readBook();
+  const { book, judgements, toAdd } = await readBook();
   const { units, school } = book.settings;
   if (book.outings.length === 0) {
     return (
@@ -72,14 +70,6 @@ export default async function VerdictsPage() {
   );
   const drops = open.filter(({ verdict }) => verdict.verb === "drop");
   const pack = packWorth(book, judgements);
-  const questions = questionsAfter(surveyed, judgements).map((question) => {
-    const item = book.item(question.item)!;
-    return {
-      id: question.id,
-      words: sayQuestion(question, item, book),
-      answers: question.answers.map(({ word }) => word),
-    };
-  });
   return (
     <>
       <PageHead
@@ -111,7 +101,7 @@ export default async function VerdictsPage() {
         )}
       </PageHead>
       <LastTrip book={book} judgements={judgements} />
-      <Questions questions={questions} />
+      <WorthAsking />
       {URGENCIES.map((urgency) => (
         <Lane
           key={urgency}

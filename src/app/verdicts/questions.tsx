@@ -12,6 +12,9 @@ interface ToldQuestion {
   readonly answers: readonly string[];
 }
 
+/** The key that gives an answer while one of its buttons has the focus: a grade is its own digit. */
+const keyOf = (word: string, n: number) => (/^\d$/.test(word) ? word : String(n + 1));
+
 /** At most three questions, those whose answers would most change the verdicts; each is answered by one press, or waved away. */
 export function Questions({ questions }: { questions: readonly ToldQuestion[] }) {
   const router = useRouter();
@@ -29,11 +32,25 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
   const open = questions.filter(({ id }) => !done.has(id));
   if (open.length === 0) return null;
   return (
-    <section aria-label="Worth asking" className="no-print mb-5 border-l-4 border-catkin-strong pl-4">
+    <section
+      id="worth-asking"
+      aria-label="Worth asking"
+      className="no-print mb-5 border-l-4 border-catkin-strong pl-4"
+    >
       <h2 className="text-base">Worth asking</h2>
       <ul>
         {open.map(({ id, words, answers }) => (
-          <li key={id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+          <li
+            key={id}
+            className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
+            onKeyDown={(event) => {
+              const nth = answers.findIndex((word, n) => keyOf(word, n) === event.key);
+              if (nth < 0 || busy) return;
+              // In the debrief the same keys mark a thing.
+              event.stopPropagation();
+              say(id, () => answerQuestion(id, nth));
+            }}
+          >
             <span>{words}</span>
             <span role="group" aria-label={words} className="flex flex-wrap gap-1">
               {answers.map((word, n) => (
@@ -44,6 +61,11 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
                   onClick={() => say(id, () => answerQuestion(id, n))}
                   className="min-h-8 min-w-9 border border-rule bg-sheet px-2 text-sm hover:border-ink pointer-coarse:min-h-11 pointer-coarse:min-w-11"
                 >
+                  {keyOf(word, n) !== word && (
+                    <span className="kbd mr-1.5 hidden tabs:inline-block" aria-hidden="true">
+                      {keyOf(word, n)}
+                    </span>
+                  )}
                   {word}
                 </button>
               ))}

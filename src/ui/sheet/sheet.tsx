@@ -3,35 +3,28 @@
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { useRouter } from "next/navigation";
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { toast } from "sonner";
-import { Mark, type Use } from "@/core/model";
+import type { Use } from "@/core/model";
 import { isTyping } from "../is-typing";
-import { sendMark } from "../send-mark";
-import type { StrokeCode } from "../stroke";
 import { arrange, EVERYTHING, towards, type Asked, type Line, type Range } from "./arrange";
 import { SheetControls } from "./sheet-controls";
 import { BLOCK, GroupLine, numbersIn, RowLine } from "./sheet-line";
 import type { SheetData } from "./sheet-data";
 import { TrailStrip } from "./trail-strip";
+import { useMarking } from "./use-marking";
 import { useMedia, usePrinting } from "./use-media";
 
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
-/** How a mark made here looks until the server has judged it. */
-const USE_STROKES: Readonly<Record<Use, StrokeCode>> = { used: "u", hardly: "h", unused: "n" };
-/** After the last mark, how long to wait before asking for the new verdicts. */
-const REFRESH_MS = 700;
-
 export interface Place {
   readonly row: number;
   readonly trip: number;
 }
 
-/** The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in place. */
+/** The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in place, z takes back. */
 export function Sheet({ data }: { data: SheetData }) {
   const router = useRouter();
   const narrow = useMedia("(max-width: 700px)");
   const [asked, setAsked] = useState<Asked>(EVERYTHING);
-  const [fresh, setFresh] = useState<ReadonlyMap<string, StrokeCode>>(new Map());
+  const { fresh, mark, undo } = useMarking(data);
   const lines = useMemo(() => arrange(data.rows, asked), [data.rows, asked]);
   const rowsOnly = useMemo(
     () => lines.flatMap((line, index) => ("row" in line ? [{ index, row: line.row }] : [])),
@@ -42,7 +35,6 @@ export function Sheet({ data }: { data: SheetData }) {
   const wanted = useRef<Place>(undefined);
   const [drawn, setDrawn] = useState({ lines: NOTHING, blocks: NOTHING });
   const printing = usePrinting();
-  const refresh = useRef<ReturnType<typeof setTimeout>>(undefined);
   const cell = data.trips.length > 24 ? 22 : narrow ? 26 : 31;
   const height = narrow ? 46 : 25;
 
@@ -75,14 +67,12 @@ export function Sheet({ data }: { data: SheetData }) {
   });
   useEffect(() => rows.measure(), [height, rows]);
   useEffect(() => columns.measure(), [cell, columns]);
-  useEffect(() => setFresh(new Map()), [data]);
   useEffect(() => {
     // The latest trips are what is looked for; an owner of many scrolls back from there.
     const element = scroller.current;
     element?.scrollTo({
       left: data.trips.length * cell - (element.clientWidth - FIXED_WIDTH[narrow ? "covering" : "wide"]),
     });
-    return () => clearTimeout(refresh.current);
   }, [data.trips.length, cell, narrow]);
 
   const focusCell = useCallback(
@@ -100,27 +90,15 @@ export function Sheet({ data }: { data: SheetData }) {
     [rowsOnly, rows, columns],
   );
 
-  const mark = useCallback(
-    (at: Place, use: Use | null) => {
-      const row = rowsOnly[at.row]?.row;
-      const trip = data.trips[at.trip];
-      if (!row || !trip) return;
-      const key = `${row.id}:${at.trip}`;
-      setFresh((before) => new Map(before).set(key, use ? USE_STROKES[use] : "p"));
-      const send = { trip: trip.id, item: row.id, mark: use ? Mark.parse({ use }) : null };
-      sendMark(send).then(
-        () => {
-          clearTimeout(refresh.current);
-          refresh.current = setTimeout(() => router.refresh(), REFRESH_MS);
-        },
-        (error: Error) => toast.error(error.message),
-      );
-    },
-    [rowsOnly, data.trips, router],
-  );
-
   const onKeyDown = (event: React.KeyboardEvent) => {
-    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (isTyping(event)) return;
+    const undoes =
+      event.ctrlKey || event.metaKey ? event.key === "z" : event.key === "z" || event.key === "Backspace";
+    if (undoes) {
+      event.preventDefault();
+      return undo();
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
     const at = wanted.current ?? placeOf(event.target);
     if (!at) return;
     const { row, trip } = at;
@@ -140,7 +118,8 @@ export function Sheet({ data }: { data: SheetData }) {
       focusCell({ row: clamp(move.row, rowsOnly.length), trip: clamp(move.trip, data.trips.length) });
     } else if (USE_KEYS[event.key]) {
       event.preventDefault();
-      mark({ row, trip }, USE_KEYS[event.key]!);
+      const cell = { row: rowsOnly[row]?.row, trip: data.trips[trip], column: trip };
+      if (cell.row && cell.trip) mark({ ...cell, row: cell.row, trip: cell.trip }, USE_KEYS[event.key]!);
     } else if (event.key === "Enter") {
       router.push(`/item/${rowsOnly[row]!.row.id}?trip=${data.trips[trip]!.id}`);
     }

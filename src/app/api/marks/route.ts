@@ -1,14 +1,24 @@
 import { z } from "zod";
-import { ItemId, Mark, TripId } from "@/core/model";
-import { saveMark } from "@/data/carries";
+import { Carry, ItemId, Mark, TripId } from "@/core/model";
+import { changeCarry } from "@/data/carries";
 import { store } from "@/data/connection";
 
+const of = { trip: TripId, item: ItemId };
 const Sent = z
-  .array(z.object({ trip: TripId, item: ItemId, mark: Mark.nullable() }))
+  .array(
+    z.union([
+      z.object({ ...of, mark: Mark.nullable() }),
+      z.object({ ...of, use: Mark.shape.use }),
+      z.object({ ...of, out: z.literal(true) }),
+    ]),
+  )
   .min(1)
   .max(1000);
 
-/** Saves marks, or clears them, in the order given, all or none; the answer means that they are on disk. */
+/**
+ * Saves marks, or clears them, in the order given, all or none; the answer means that they are on disk, and tells what was
+ * known of each before, null where it was not carried.
+ */
 export async function POST(request: Request): Promise<Response> {
   const sent = Sent.safeParse(await request.json().catch(() => null));
   if (!sent.success)
@@ -18,9 +28,12 @@ export async function POST(request: Request): Promise<Response> {
     );
   const db = await store();
   try {
-    await db.transaction(async (tx) => {
-      for (const mark of sent.data) await saveMark(tx, mark);
+    const before = await db.transaction(async (tx) => {
+      const known: (Carry | null)[] = [];
+      for (const change of sent.data) known.push(await changeCarry(tx, change));
+      return known;
     });
+    return Response.json(before.map((carry) => carry && Carry.encode(carry)));
   } catch (error) {
     // 23503: the trip or the item was removed meanwhile, perhaps in another tab.
     if ((error as { code?: string }).code === "23503")
@@ -30,5 +43,4 @@ export async function POST(request: Request): Promise<Response> {
       );
     throw error;
   }
-  return Response.json(sent.data);
 }

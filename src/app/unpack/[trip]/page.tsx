@@ -10,9 +10,11 @@ import { sayTrigger } from "@/core/say/words";
 import { Empty, PageHead } from "@/ui/page-head";
 import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
+import { WorthAsking } from "../../verdicts/worth-asking";
 import { LookBack } from "./look-back";
 import type { Thing } from "./pockets";
 import { Unpack } from "./unpack";
+import type { Way } from "./where-it-was";
 import Link from "next/link";
 
 export const metadata: Metadata = { title: "Unpack" };
@@ -49,9 +51,11 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
       </>
     );
   }
+  const isUnpacked = things.every(({ mark }) => mark) && book.outings.at(-1)?.trip.id === id;
   return (
     <>
-      <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} />
+      <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} way={wayOf(trip, book)} />
+      <div className="tabs:ml-[15rem]">{isUnpacked && <WorthAsking />}</div>
       <LookBack
         trip={trip.id}
         nights={outingOf(trip).nights}
@@ -63,9 +67,12 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
           felt: trip.felt,
           supplies: trip.supplies,
         }}
-        things={things.map(({ id: of, name, mark }) => ({
+        things={things.map(({ id: of, name, stow, code, mark }) => ({
           id: of,
           name,
+          stow,
+          code,
+          grams: book.item(of)!.weight?.g ?? 0,
           use: mark?.use ?? null,
           sleep: book.item(of)!.jobs.some((job) => BED.includes(job)),
           consumable: book.item(of)!.load === "consumable",
@@ -73,6 +80,19 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
       />
     </>
   );
+}
+
+/** Its legs, and what else there is: on the trip first, then at home. */
+function wayOf(trip: Trip, book: Book): Way {
+  const along = new Set(trip.carries.map(({ item }) => item));
+  const here = book.items.filter(({ id, state }) => along.has(id) || state === "active");
+  return {
+    legs: trip.legs.map(({ id, name }, n) => ({ id, name: name || `Leg ${n + 1}` })),
+    unit: book.settings.units.distance,
+    others: [...here]
+      .sort((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)))
+      .map(({ id, name }) => ({ id, name })),
+  };
 }
 
 /** What was carried, in the order that it comes out of the pack. */
@@ -102,6 +122,7 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
         days: outing.days >= LONG_DAYS ? outing.days : null,
         pattern: before.map((one) => strokeOf(one, item)),
         mark: carry.mark,
+        code: strokeOf(carriedOn(outing, carry), item),
         hint:
           item.cover || item.triggers.some((trigger) => calls.has(trigger)) || weather.length === 0
             ? ""

@@ -18,7 +18,7 @@ export const FROST_WORDS: Readonly<Record<Frost, string>> = {
 };
 
 export type Said = Partial<Mark>;
-export type Panel = "trouble" | "complaint" | "why" | "call" | "exit" | "note" | "more";
+export type Panel = "trouble" | "complaint" | "why" | "call" | "exit" | "amount" | "frost" | "note" | "more";
 
 /** One answer: is it given, and what giving it (or taking it back) says. */
 interface PanelAnswer {
@@ -84,6 +84,28 @@ const COMPLAINT: PanelQuestion = {
   }),
 };
 
+/** Ground and weather that a complaint may name, where it was only there. */
+const ONLY_ON = ["rock", "road", "mud", "sand", "rain", "wind", "cold", "heat", "snow or ice"] as const;
+const ONLY_ON_WORDS: Readonly<Partial<Record<(typeof ONLY_ON)[number], string>>> = {
+  rock: "hard or rocky ground",
+};
+
+/** Said of every complaint of the mark: a thing that was sore and slow was so in one place. */
+const COMPLAINT_ON: PanelQuestion = {
+  name: "Only on",
+  answers: ONLY_ON.map((on) => {
+    const all = ({ complaints = [] }: Said, only: (typeof ONLY_ON)[number] | null) => ({
+      complaints: complaints.map(({ what }) => ({ what, on: only })),
+    });
+    return {
+      word: ONLY_ON_WORDS[on] ?? on,
+      isGiven: ({ complaints = [] }) => complaints.length > 0 && complaints.every((each) => each.on === on),
+      give: (mark) => all(mark, on),
+      takeBack: (mark) => all(mark, null),
+    };
+  }),
+};
+
 const EXIT: PanelQuestion = {
   name: "It left the pack",
   answers: ExitHow.options.map((how) => ({
@@ -100,7 +122,8 @@ const FIX = one("On the spot", "fix", Mark.shape.fix.unwrap().unwrap().options);
 const COST = one("It cost", "cost", Mark.shape.cost.unwrap().unwrap().options);
 const WHY = one("Why unused", "why", WhyUnused.options);
 const CALL = one("Your call", "call", OwnerCall.options);
-const FROST = one("Frost", "frost", Frost.options, (frost) => FROST_WORDS[frost]);
+/** Asked in the row itself, where the trip had frost. */
+export const FROST = one("Frost", "frost", Frost.options, (frost) => FROST_WORDS[frost]);
 const seen = (symptoms: readonly Symptom[]) => several("To be seen on it", "symptoms", symptoms);
 
 export function questionsOf(panel: Panel, { freezes, symptoms }: Thing): readonly PanelQuestion[] {
@@ -108,16 +131,19 @@ export function questionsOf(panel: Panel, { freezes, symptoms }: Thing): readonl
     case "trouble":
       return [WHAT, seen(symptoms), CAUSE, FIX, COST];
     case "complaint":
-      return [COMPLAINT];
+      return [COMPLAINT, COMPLAINT_ON];
     case "why":
       return [WHY];
     case "call":
       return [CALL];
     case "exit":
       return [EXIT, CAUSE];
+    case "frost":
+      return freezes ? [FROST] : [];
+    case "amount":
     case "note":
       return [];
     case "more":
-      return [WHY, WHAT, seen(symptoms), COMPLAINT, CAUSE, EXIT, CALL, ...(freezes ? [FROST] : [])];
+      return [WHY, WHAT, seen(symptoms), COMPLAINT, COMPLAINT_ON, CAUSE, EXIT, CALL];
   }
 }

@@ -21,6 +21,7 @@ export interface Thing {
   readonly days: number | null;
   readonly pattern: readonly StrokeCode[];
   readonly mark: Mark | null;
+  readonly code: StrokeCode;
   /** Why nothing may have asked for it; never a preset. */
   readonly hint: string;
 }

@@ -5,9 +5,11 @@ import { useEffect, useRef } from "react";
 import type { Mark, Use } from "@/core/model";
 import { listWords, percent } from "@/core/units/speak";
 import { Stroke, StrokeRow, STROKES, type StrokeCode } from "@/ui/stroke";
+import { Answers } from "./answers";
 import { MarkPanel } from "./mark-panel";
 import type { Thing } from "./pockets";
-import { FROST_WORDS, type Panel } from "./panel-questions";
+import { FROST, FROST_WORDS, type Panel } from "./panel-questions";
+import type { Way } from "./where-it-was";
 
 const USES: readonly { readonly use: Use; readonly code: StrokeCode; readonly key: string }[] = [
   { use: "used", code: "u", key: "u" },
@@ -17,6 +19,7 @@ const USES: readonly { readonly use: Use; readonly code: StrokeCode; readonly ke
 
 interface ThingRowProps {
   readonly thing: Thing;
+  readonly way: Way;
   readonly mark: Mark | null;
   readonly draft: Partial<Mark> | undefined;
   readonly focused: boolean;
@@ -31,6 +34,7 @@ interface ThingRowProps {
 /** One thing on the floor: its last strokes, and a button for each mark. */
 export function ThingRow({
   thing,
+  way,
   mark,
   draft,
   focused,
@@ -54,7 +58,7 @@ export function ThingRow({
     mark && listWords(mark.complaints.map(({ what }) => what)),
     mark?.exit?.how,
     mark?.cause,
-    mark?.why,
+    mark?.use === "used" && mark.why !== "too much of it" ? null : mark?.why,
     mark?.fix,
     mark?.condition != null
       ? `condition ${mark.condition}`
@@ -62,7 +66,8 @@ export function ThingRow({
         ? `condition ${draft.condition}`
         : null,
     mark?.call ?? draft?.call,
-    mark?.frost ? FROST_WORDS[mark.frost] : null,
+    mark?.frost && !thing.freezes ? FROST_WORDS[mark.frost] : null,
+    mark?.days != null ? `used on ${mark.days} of ${thing.days ?? "its"} days` : null,
     mark?.enough != null ? `${mark.enough} would do` : null,
     mark?.left != null ? `${percent(mark.left)} left` : null,
     mark?.pieces ? `${mark.pieces} gone` : null,
@@ -141,9 +146,13 @@ export function ThingRow({
           </button>
         </div>
       </div>
+      {thing.freezes && panel !== "frost" && (
+        <Answers question={FROST} inHand={false} mark={{ ...draft, ...mark }} onSay={(more) => onSay(more)} />
+      )}
       {panel !== null && (
         <MarkPanel
           thing={thing}
+          way={way}
           panel={panel}
           mark={{ ...draft, ...mark }}
           onSay={onSay}

@@ -1,19 +1,22 @@
 "use client";
 
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import { Mark, type ItemId, type Stow, type TripId, type Use } from "@/core/model";
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
 import { PageHead } from "@/ui/page-head";
-import { sendMark, sendWaiting } from "@/ui/send-mark";
+import { useKeptMarks } from "@/ui/kept-marks";
+import { sendMark } from "@/ui/send-mark";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
+import { useRefresh } from "@/ui/use-refresh";
 import { KeysHelp } from "./keys-help";
 import type { Panel } from "./panel-questions";
 import { nextUnmarked, pocketsOf, type Marks, type Thing } from "./pockets";
+import { OnTheWay } from "./on-the-way";
 import { ThingRow } from "./thing-row";
+import type { Way } from "./where-it-was";
 
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
 const PANEL_KEYS: Readonly<Record<string, Panel>> = {
@@ -22,16 +25,38 @@ const PANEL_KEYS: Readonly<Record<string, Panel>> = {
   w: "why",
   c: "call",
   e: "exit",
+  q: "amount",
+  k: "frost",
   Enter: "note",
 };
+
+/** A mark with more said of it: what was said before stays, whatever key comes after. */
+const markWith = (known: Mark | null | undefined, more: Partial<Mark> & Pick<Mark, "use">): Mark => ({
+  ...(known ?? Mark.parse({ use: more.use })),
+  ...more,
+});
 
 /** After the last mark is saved, how long to wait before asking the server what follows. */
 const QUIET_MS = 700;
 
 /** The debrief: pocket by pocket, one mark each, saved as it is made. */
-export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; things: readonly Thing[] }) {
-  const router = useRouter();
-  const [marks, setMarks] = useState<Marks>(() => new Map(things.map((thing) => [thing.id, thing.mark])));
+export function Unpack({
+  trip,
+  things,
+  way,
+}: {
+  trip: { id: TripId; name: string };
+  things: readonly Thing[];
+  way: Way;
+}) {
+  const refresh = useRefresh();
+  const { waiting } = useKeptMarks();
+  // Made here, over what the server knows: that may have been marked in another tab meanwhile.
+  const [made, setMade] = useState<Marks>(new Map());
+  const marks: Marks = useMemo(
+    () => new Map([...things.map((thing) => [thing.id, thing.mark] as const), ...made]),
+    [things, made],
+  );
   // Said of a thing before its use is marked: a condition, a call, a note. It goes out with the mark.
   const [drafts, setDrafts] = useState<ReadonlyMap<ItemId, Partial<Mark>>>(new Map());
   const [focus, setFocus] = useState<ItemId>(
@@ -40,22 +65,25 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
   const [panel, setPanel] = useState<{ readonly item: ItemId; readonly kind: Panel } | null>(null);
   const [unsaved, setUnsaved] = useState(0);
   const [help, setHelp] = useState(false);
+  const [adding, setAdding] = useState(false);
   const done = useRef<{ readonly item: ItemId; readonly mark: Mark | null }[][]>([]);
   const byKeys = useRef(false);
   const touched = useRef(false);
   const pockets = useMemo(() => pocketsOf(things), [things]);
-  const focused = things.find((thing) => thing.id === focus)!;
+  // What has just joined on the way may not be here yet.
+  const focused = things.find((thing) => thing.id === focus) ?? things[0]!;
   const open: Stow = focused.stow;
   const rows = things.filter((thing) => thing.stow === open);
   const left = things.filter((thing) => !marks.get(thing.id)).length;
 
   const save = useCallback(
     (changes: readonly { item: ItemId; mark: Mark | null }[]) => {
-      setMarks((before) => new Map([...before, ...changes.map(({ item, mark }) => [item, mark] as const)]));
+      setMade((before) => new Map([...before, ...changes.map(({ item, mark }) => [item, mark] as const)]));
       setUnsaved((n) => n + changes.length);
       for (const { item, mark } of changes) {
-        sendMark({ trip: trip.id, item, mark })
-          .catch((error: Error) => toast.error(error.message, { id: "unsaved" }))
+        // What is not saved is told by the page's own line of what waits.
+        void sendMark({ trip: trip.id, item, mark: mark && Mark.encode(mark) })
+          .catch(() => null)
           .finally(() => setUnsaved((n) => n - 1));
       }
     },
@@ -72,13 +100,7 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
 
   const markUse = useCallback(
     (thing: Thing, use: Use) => {
-      const known = marks.get(thing.id);
-      const mark = Mark.parse({
-        ...known,
-        ...drafts.get(thing.id),
-        use,
-        why: use === "unused" || known?.why === "too much of it" ? (known?.why ?? null) : null,
-      });
+      const mark = markWith(marks.get(thing.id), { ...drafts.get(thing.id), use });
       change([{ item: thing.id, mark }]);
       setPanel(null);
       const next = nextUnmarked(things, new Map([...marks, [thing.id, mark]]), thing.id);
@@ -96,9 +118,7 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
         (more.troubles?.length || more.complaints?.length ? "used" : more.why ? "unused" : undefined);
       if (!implied)
         return setDrafts((before) => new Map(before).set(thing.id, { ...before.get(thing.id), ...more }));
-      change([
-        { item: thing.id, mark: Mark.parse({ ...known, ...drafts.get(thing.id), use: implied, ...more }) },
-      ]);
+      change([{ item: thing.id, mark: markWith(known, { ...drafts.get(thing.id), use: implied, ...more }) }]);
     },
     [marks, drafts, change],
   );
@@ -116,11 +136,14 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     const rest = rows.filter((thing) => !marks.get(thing.id));
     if (rest.length === 0) return;
     change(
-      rest.map((thing) => ({ item: thing.id, mark: Mark.parse({ ...drafts.get(thing.id), use: "used" }) })),
+      rest.map((thing) => ({
+        item: thing.id,
+        mark: markWith(null, { ...drafts.get(thing.id), use: "used" }),
+      })),
     );
     const after = new Map([
       ...marks,
-      ...rest.map((thing) => [thing.id, Mark.parse({ use: "used" })] as const),
+      ...rest.map((thing) => [thing.id, markWith(null, { use: "used" })] as const),
     ]);
     const next = nextUnmarked(things, after, rest.at(-1)!.id);
     if (next) setFocus(next.id);
@@ -143,22 +166,10 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
     if (unsaved > 0 || !touched.current) return;
     const quiet = setTimeout(() => {
       touched.current = false;
-      router.refresh();
+      void refresh();
     }, QUIET_MS);
     return () => clearTimeout(quiet);
-  }, [unsaved, router]);
-
-  useEffect(() => {
-    sendWaiting().then(
-      (n) => {
-        if (n > 0) {
-          toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`);
-          router.refresh();
-        }
-      },
-      () => undefined,
-    );
-  }, [router]);
+  }, [unsaved, refresh]);
 
   // Before it is seen, not after: a key pressed at once must find what is on the screen.
   useLayoutEffect(() => {
@@ -174,6 +185,8 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
         else if (event.key === "f") fail(focused);
         else if (event.key === "z") undo();
         else if (event.key === "?") setHelp(true);
+        else if (event.key === "b") setAdding(true);
+        else if (event.key === "a") document.querySelector<HTMLElement>("#worth-asking button")?.focus();
         else if (event.key === "Escape" && panel) setPanel(null);
         else if (PANEL_KEYS[event.key]) setPanel({ item: focus, kind: PANEL_KEYS[event.key]! });
         else if (/^[0-5]$/.test(event.key) && panel === null) say(focused, { condition: Number(event.key) });
@@ -210,7 +223,13 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
         }
       >
         <span role="status">{left === 0 ? "All marked." : `${left} of ${things.length} left`}</span>
-        <span className="ml-3 text-sm">{unsaved > 0 ? "saving …" : "every mark is saved"}</span>
+        <span className="ml-3 text-sm">
+          {unsaved > 0
+            ? "saving …"
+            : waiting.length > 0
+              ? `${count(waiting.length, "mark")} not saved yet`
+              : "every mark is saved"}
+        </span>
       </PageHead>
       <div className="mb-3 h-1 bg-rule" aria-hidden="true">
         <div
@@ -249,6 +268,7 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
               <ThingRow
                 key={thing.id}
                 thing={thing}
+                way={way}
                 mark={marks.get(thing.id) ?? null}
                 draft={drafts.get(thing.id)}
                 focused={thing.id === focus}
@@ -277,6 +297,11 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
                 The rest of this pocket was used <span className="kbd hidden tabs:inline-block">Shift U</span>
               </button>
             )}
+            {!adding && (
+              <button type="button" className="btn" onClick={() => setAdding(true)}>
+                Bought or found on the way <span className="kbd hidden tabs:inline-block">b</span>
+              </button>
+            )}
             {rows.every((thing) => marks.get(thing.id)) && left > 0 && (
               <button
                 type="button"
@@ -297,6 +322,18 @@ export function Unpack({ trip, things }: { trip: { id: TripId; name: string }; t
               </p>
             )}
           </div>
+          {adding && (
+            <OnTheWay
+              trip={trip.id}
+              way={way}
+              things={things}
+              onClose={(item) => {
+                setAdding(false);
+                if (item) setFocus(item);
+                else document.querySelector<HTMLElement>("li[tabindex='0']")?.focus();
+              }}
+            />
+          )}
         </div>
       </div>
       <KeysHelp open={help} onOpenChange={setHelp} />

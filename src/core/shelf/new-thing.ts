@@ -1,0 +1,56 @@
+import type { Item } from "../model";
+import { slug } from "../model/slug";
+import { kindOf } from "../trade/names";
+import type { ParsedLine } from "./parse-line";
+
+/** How a thing came to its owner: what that says of its life before. */
+export const HOW_COME = ["bought", "found", "had already"] as const;
+export type HowCome = (typeof HOW_COME)[number];
+const PAST: Readonly<Record<HowCome, Item["past"]>> = {
+  bought: "new",
+  found: "unknown",
+  "had already": "known",
+};
+
+/** What one line of typing puts on the shelf, not yet checked: in the shape of an item in a file. */
+export const newThing = (
+  { name, kind, stow, pieces, weight }: ParsedLine,
+  taken: ReadonlySet<string>,
+  { how, on }: { readonly how: HowCome; readonly on: string | null } = { how: "had already", on: null },
+) => ({
+  id: slug(name, taken),
+  name,
+  kind,
+  stow,
+  pieces,
+  weights: weight ? [{ weight: weight.typed }] : [],
+  past: PAST[how],
+  acquired: how === "had already" ? null : on,
+});
+
+/** What became of the thing that a new one took over from. */
+export const OLDER_IS = ["worn out", "retired", "still in use"] as const;
+export type OlderIs = (typeof OLDER_IS)[number];
+
+/** Whom a new thing of a kind may take over from: what is in use of that kind, if the kind wears; the last to come first. */
+export const mayTakeOver = <T extends Pick<Item, "kind" | "state">>(
+  items: readonly T[],
+  kind: string,
+): T[] =>
+  kindOf({ kind }).life === null
+    ? []
+    : items.filter((item) => item.state === "active" && item.kind === kind).reverse();
+
+/** One after another in the same slot: the newer takes it over, and an older without one gives it its name. */
+export function takeOver(
+  older: Item,
+  newer: Item,
+  { is, on }: { readonly is: OlderIs; readonly on: string } = { is: "still in use", on: "" },
+): [older: Item, newer: Item] {
+  const slot = older.slot ?? older.name.slice(0, 60);
+  const gone = is === "still in use" ? {} : { state: is, since: on };
+  return [
+    { ...older, ...gone, slot },
+    { ...newer, slot },
+  ];
+}
