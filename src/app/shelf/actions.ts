@@ -92,7 +92,7 @@ export async function setState(id: ItemId, state: ItemState): Promise<ItemState 
 }
 
 /** Takes an item that never went on a trip off the shelf for good. */
-export async function deleteItem(id: ItemId): Promise<Answer> {
+async function deleteItem(id: ItemId): Promise<Answer> {
   const db = await store();
   if ((await carriesOf(db, { item: id })).length > 0)
     return refuse({ "": "It has been on trips: retire it, and its history stays." });

@@ -32,7 +32,7 @@ export function chooseByLife(one: Case): LifeChoice | null {
   const seen =
     left.trends.length > 0 || left.lives.filter(({ wornOut }) => wornOut > 0.5).length >= OWN_LIVES;
   const usedUp = left.worn >= NEARLY_USED_UP * (left.worn + left.median);
-  const condemns = seen || (isCritical(one) && kind.wearsOut && usedUp) || isNeglected(one);
+  const condemns = seen || (isCritical(one) && ((kind.wearsOut && usedUp) || isNeglected(one)));
   if (replaceNow < goOn && condemns) return { best: "replace", margin: goOn / replaceNow };
   // A look costs next to nothing, and would be asked for at every turn: only where the risk is over the line.
   const worries = left.givesOut > book.rules.tooLikely[item.consequence];
@@ -42,7 +42,7 @@ export function chooseByLife(one: Case): LifeChoice | null {
 }
 
 /** Uses without an answer after which a look that was asked for is not waited for any longer. Common practice, no source. */
-const UNANSWERED = 3;
+const UNANSWERED = 2;
 
 /** Used on and on since half the life to be expected was behind it, and nobody has graded or measured it in that time. */
 function isNeglected({ left, totals }: Case): boolean {

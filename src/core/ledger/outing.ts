@@ -44,7 +44,7 @@ function strongest(trip: Trip): Trip["conditions"] {
 
 const STRENGTHS: readonly Strength[] = ["none", "some", "strong"];
 const stronger = (a: Strength | undefined, b: Strength | undefined) =>
-  STRENGTHS.indexOf(a ?? "none") >= STRENGTHS.indexOf(b ?? "none") ? a : b;
+  a !== undefined && STRENGTHS.indexOf(a) >= STRENGTHS.indexOf(b ?? "none") ? a : b;
 
 /** How strong something was on some legs of a trip (null: all of it); undefined where nobody said. */
 export function strengthOn(

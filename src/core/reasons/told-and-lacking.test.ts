@@ -1,0 +1,105 @@
+import { describe, expect, test } from "vitest";
+import { openBook } from "../ledger/book";
+import { judge } from "./judge";
+import { additions } from "./add";
+import { lead, one, TODAY, trips, verbs } from "../../../tests/judged";
+import { logOf } from "../../../tests/histories";
+
+// Common practice, no source, unless a test says otherwise.
+
+describe("a complaint is let go of", () => {
+  const slow = { complaints: [{ what: "slow" }] };
+  const stove = (n: number, told: readonly number[], mark: (at: number) => object = () => ({})) =>
+    one({ kind: "stove" }, n, (at) => ({ ...(told.includes(at) ? slow : {}), ...mark(at) }));
+
+  test("on the only chance it leads as a leaning; again, it grows", () => {
+    expect(lead(stove(1, [0]), "It")).toMatchObject({
+      verb: "swap",
+      reason: "complaint",
+      sureness: "leaning",
+    });
+    expect(lead(stove(3, [0, 1, 2]), "It")).toMatchObject({ verb: "swap", sureness: "likely" });
+  });
+
+  test("used long without it since, it is not repeated as advice; the uses before it do not count for that", () => {
+    expect(verbs(stove(9, [0, 1]), "It")).not.toContain("swap");
+    expect(verbs(stove(9, [7, 8]), "It")).toContain("swap");
+  });
+
+  test("lying unused since is no proof that it is well again", () => {
+    const idle = stove(9, [0, 1], (at) => (at > 1 ? { use: "unused", why: "another did the job" } : {}));
+    expect(judge(openBook(logOf(idle), TODAY))[0]!.verdicts.map(({ verb }) => verb)).not.toEqual(["keep"]);
+  });
+});
+
+describe("a mended thing must meet the weather of its fault again", () => {
+  const shell = (symptom: string, after: readonly object[]) => ({
+    items: [{ name: "It", kind: "rain shell" }],
+    trips: trips(1 + after.length, (at) =>
+      at === 0
+        ? {
+            conditions: { rain: "strong" },
+            marks: [{ item: "It", use: "used", troubles: ["failed"], symptoms: [symptom] }],
+          }
+        : { ...after[at - 1], marks: [{ item: "It", use: "used" }] },
+    ),
+    entries: [{ item: "It", on: "2025-01-20", what: "repair" }],
+  });
+
+  test("sealed and only out in the dry it is still to be proved; wet once, it is proved", () => {
+    expect(lead(shell("lets water in", []), "It").verb).toBe("prove");
+    expect(lead(shell("lets water in", [{ conditions: { wind: "some" } }]), "It").verb).toBe("prove");
+    expect(lead(shell("lets water in", [{ conditions: { rain: "some" } }]), "It").verb).not.toBe("prove");
+  });
+
+  test("it is the trouble before the mending that counts, not one after it", () => {
+    const later = shell("lets water in", [{ conditions: { rain: "some" } }]);
+    expect(verbs(later, "It")).not.toContain("prove");
+  });
+});
+
+describe("of the essential systems, what nothing does", () => {
+  const listOf = (items: readonly object[], more: object = {}, trip: object = {}) =>
+    additions(
+      ...(() => {
+        const book = openBook(
+          logOf({
+            settings: { wholeList: true },
+            items,
+            trips: trips(1, () => ({
+              marks: items.map((item) => ({ item: (item as { name: string }).name, use: "used" })),
+              ...trip,
+            })),
+            ...more,
+          }),
+          TODAY,
+        );
+        return [book, judge(book)] as const;
+      })(),
+    ).flatMap(({ job }) => job ?? []);
+  const tent = { name: "Tent", kind: "tent" };
+  const hat = { name: "Hat", kind: "sun hat" };
+  const cream = { name: "Cream", kind: "sunscreen" };
+
+  test("is named once its owner has said that the list is whole, and a night was spent out", () => {
+    expect(listOf([tent])).toContain("treat water");
+    expect(listOf([tent])).not.toContain("shelter");
+    expect(listOf([tent], { settings: { wholeList: false } })).toEqual([]);
+    expect(listOf([tent], {}, { starts: "2025-01-10", ends: "2025-01-10" })).toEqual([]);
+  });
+
+  test("a hat does for the sun, and so does cream", () => {
+    expect(listOf([tent])).toContain("sun protection");
+    expect(listOf([tent, hat])).not.toContain("sun protection");
+    expect(listOf([tent, cream])).not.toContain("sun protection");
+  });
+
+  test("what has left the shelf does nothing any more", () => {
+    expect(listOf([tent, { name: "Filter", kind: "filter" }])).not.toContain("treat water");
+    const gone = (state: string) =>
+      listOf([tent, { name: "Filter", kind: "filter", state, since: "2025-02-01" }]);
+    expect(gone("sold")).toContain("treat water");
+    // Worn out and liked, it is to be bought again: that is said of the thing itself, and not a second time.
+    expect(gone("worn out")).not.toContain("treat water");
+  });
+});
