@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, startApp, type App } from "./app";
+import { DESK, expectAccessible, exported, openPage, PHONE, startApp, type App } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -124,30 +124,94 @@ test("a reading taken at the bench is kept, shown, and judged", async () => {
   await page.close();
 });
 
-test("questions worth asking: at most three, answered by one press, waved away for good", async () => {
+test("questions worth asking: one after another, at most three, answered by one key, waved away for good", async () => {
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
   const asked = page.getByRole("region", { name: "Worth asking" });
-  const questions = asked.getByRole("listitem");
-  const before = await questions.allTextContents();
-  expect(before.length).toBeGreaterThan(0);
-  expect(before.length).toBeLessThanOrEqual(3);
-  const shell = questions.filter({ hasText: "rain shell" });
-  await shell.getByRole("button", { name: "4", exact: true }).click();
-  await shell.waitFor({ state: "detached" });
+  const question = asked.getByRole("listitem");
+  await asked.getByText("and 2 more after it").waitFor();
+  const first = (await question.textContent())!;
+  await question.getByRole("button", { name: "0", exact: true }).focus();
+  await page.keyboard.press("4");
+  await asked.getByText("and 1 more after it").waitFor();
   const last = async () => (await exported(app)).trips.find(({ id }) => id === "saltpan-again-2026-09-12")!;
-  await expect
-    .poll(async () => (await last()).marks.find(({ item }) => item === "rain-shell"))
-    .toMatchObject({ condition: 4 });
-  const [next] = await questions.allTextContents();
-  await questions.first().getByRole("button", { name: "Not now" }).click();
-  await questions.filter({ hasText: next!.slice(0, 30) }).waitFor({ state: "detached" });
+  expect((await last()).marks.filter(({ condition }) => condition === 4)).toHaveLength(1);
+  const second = (await question.textContent())!;
+  expect(second).not.toBe(first);
+  await question.getByRole("button", { name: "Not now" }).click();
+  await question.filter({ hasText: second.slice(0, 30) }).waitFor({ state: "detached" });
   await page.reload();
   await page.getByRole("heading", { name: "Verdicts" }).waitFor();
-  expect((await questions.allTextContents()).join()).not.toContain("rain shell");
-  expect((await questions.allTextContents()).join()).not.toContain(next!.slice(0, 30));
+  for (const gone of [first, second])
+    expect((await question.allTextContents()).join()).not.toContain(gone.slice(0, 30));
   expect((await last()).waved).toHaveLength(2);
   expect(faults).toEqual([]);
   await page.close();
+});
+
+test("by keyboard from slip to slip: agreed stays in view until done, done logs what the slip said, and the focus is never lost", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? "");
+  const slip = (name: string) => page.getByRole("article", { name });
+  await slip("repair Boots").focus();
+  await page.keyboard.press("a");
+  await page.getByText("Boots: agreed").waitFor();
+  await slip("repair Boots")
+    .getByText(/^You ruled on .*: agree\.$/)
+    .waitFor();
+  await expect.poll(focused).toBe("replace First filter");
+  await page.keyboard.press("ArrowUp");
+  await expect.poll(focused).toBe("repair Boots");
+  await page.keyboard.press("d");
+  await page.getByText("Boots: repair logged").waitFor();
+  await slip("repair Boots").waitFor({ state: "detached" });
+  await expect.poll(focused).toBe("replace First filter");
+  expect((await exported(app)).entries).toContainEqual(
+    expect.objectContaining({ item: "boots", what: "repair" }),
+  );
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await slip("repair Boots").waitFor();
+
+  // What is replaced has left.
+  await slip("replace Air pad").focus();
+  await page.keyboard.press("d");
+  await page.getByText("Air pad: worn out").waitFor();
+  const pad = async () => (await exported(app)).items.find(({ id }) => id === "air-pad")!;
+  expect(await pad()).toMatchObject({ state: "worn out" });
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect.poll(async () => (await pad()).state ?? "active").toBe("active");
+  await slip("replace Air pad").waitFor();
+
+  // A dialog that is closed gives the focus back; a ruling takes it on.
+  await slip("drop Second cable").focus();
+  await page.keyboard.press("o");
+  await page.getByLabel("It stays as it is, because").waitFor();
+  await page.keyboard.press("Escape");
+  await expect.poll(() => page.evaluate(() => document.activeElement?.textContent)).toBe("Overrule");
+  await slip("drop Second cable").focus();
+  await page.keyboard.press("a");
+  await page.getByText("Second cable: agreed").waitFor();
+  await expect.poll(focused).not.toBe("");
+  // Agreed to be left, it is not on the list that the next trip starts from.
+  await page.goto(`${app.url}/trips/new`);
+  await page.getByRole("button", { name: /^As on/ }).click();
+  expect(await page.getByRole("checkbox", { name: /^Cable/ }).isChecked()).toBe(true);
+  expect(await page.getByRole("checkbox", { name: /^Second cable/ }).isChecked()).toBe(false);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("nine slips are seen at once on a desk, and three on a phone", async () => {
+  for (const [size, least] of [
+    [DESK, 9],
+    [PHONE, 3],
+  ] as const) {
+    const { page } = await openPage(browser, `${app.url}/verdicts`, size);
+    const tops = await page
+      .getByRole("article")
+      .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().top));
+    expect(tops.filter((top) => top < size.height - 20).length).toBeGreaterThanOrEqual(least);
+    await page.close();
+  }
 });
 
 test("what the last trip said, in numbers that open their lists; leanings in a lane of their own; what is kept as a table", async () => {

@@ -22,13 +22,14 @@ const CHORD_MS = 1200;
 export function Navigation({ verdicts, unmarked }: { verdicts: number; unmarked: number }) {
   const path = usePathname();
   const router = useRouter();
-  const chord = useRef(0);
+  // When g was pressed last: not at the start of the page's clock, or its first second would take letters for places.
+  const chord = useRef(-Infinity);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.timeStamp - chord.current < CHORD_MS) {
         const place = PLACES.find((each) => each.key === event.key);
-        chord.current = 0;
+        chord.current = -Infinity;
         if (place) {
           event.preventDefault();
           event.stopImmediatePropagation();

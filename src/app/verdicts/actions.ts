@@ -2,7 +2,8 @@
 
 import { revalidatePath } from "next/cache";
 import { questionsAfter } from "@/core/ask/questions";
-import { Ruling, type TripId } from "@/core/model";
+import { Ruling, type ItemId, type ItemState, type TripId } from "@/core/model";
+import { doingOf } from "@/core/reasons/doing";
 import type { RuledOn } from "@/core/reasons/rulings";
 import { changeCarry } from "@/data/carries";
 import { store } from "@/data/connection";
@@ -11,6 +12,8 @@ import { removeRuling, saveRulings } from "@/data/rulings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook, today } from "../book";
+import { logEntry, takeEntryBack } from "../item/[id]/actions";
+import { setState } from "../shelf/actions";
 
 /** Keeps what the owner decided about a verdict. Returns the ruling's id, for undo. */
 export async function rule(
@@ -42,6 +45,45 @@ async function countsOf(about: RuledOn): Promise<Pick<Ruling, "trips" | "trouble
   }
   const one = judgements.find(({ case: { item } }) => item.id === about.item)?.case;
   return one ? { trips: one.marked.length, troubles: one.history.troubles.length } : null;
+}
+
+/** How to take back what was done. */
+export type Undo = { readonly entry: string } | { readonly item: ItemId; readonly state: ItemState };
+
+/**
+ * Logs that a verdict has been followed: what its verb's remedy is, or that the thing has left. With a grade, 0 to 5, where it
+ * asked for a look.
+ */
+export async function done(
+  about: { item: string; verb: string; ground: string },
+  grade: number | null,
+): Promise<Answer<{ readonly undo: Undo; readonly says: string }>> {
+  const { log, judgements } = await readBook();
+  const judgement = judgements.find(({ case: { item } }) => item.id === about.item);
+  const verdict = judgement?.verdicts.find(
+    ({ verb, reason }) => verb === about.verb && reason === about.ground,
+  );
+  if (!judgement || !verdict) return refuse({ "": "That verdict no longer stands. Reload the page." });
+  const { item } = judgement.case;
+  const doing = grade === null ? doingOf(log, judgement.case, verdict) : { log: "check" as const };
+  if (!doing) return refuse({ "": `Log what was done on the page of ${item.name}.` });
+  if ("leaves" in doing) {
+    const before = await setState(item.id, doing.leaves);
+    if (before === null) return refuse({ "": `${item.name} is no longer on the shelf.` });
+    return {
+      ok: true,
+      value: { undo: { item: item.id, state: before }, says: `${item.name}: ${doing.leaves}` },
+    };
+  }
+  const logged = await logEntry({ item: item.id, on: today(), what: doing.log, condition: grade });
+  if (!logged.ok) return logged;
+  return { ok: true, value: { undo: { entry: logged.value }, says: `${item.name}: ${doing.log} logged` } };
+}
+
+/** Takes back what {@link done} did. */
+export async function undone(undo: Undo): Promise<void> {
+  if ("entry" in undo) await takeEntryBack(undo.entry);
+  else await setState(undo.item, undo.state);
 }
 
 /** Puts the answer to a question where it belongs: into the mark that it asks about. */

@@ -30,7 +30,10 @@ export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode 
     >
       <div className="flex flex-wrap items-center gap-x-4 text-sm text-muted">
         {facts}
-        <Collapsible.Trigger className="no-print text-leaf underline underline-offset-3 pointer-coarse:py-3">
+        <Collapsible.Trigger
+          data-act="argument"
+          className="no-print text-leaf underline underline-offset-3 pointer-coarse:py-3"
+        >
           The whole argument
         </Collapsible.Trigger>
       </div>

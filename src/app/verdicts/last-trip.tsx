@@ -17,7 +17,7 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
     { what: "carried", items: along.map(({ item }) => item) },
     { what: "not used", items: unused.filter(({ item }) => !item.cover).map(({ item }) => item) },
     {
-      what: "for safety, and not needed",
+      what: "for safety",
       items: unused.filter(({ item }) => item.cover).map(({ item }) => item),
     },
     {
@@ -29,23 +29,25 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
   ];
   if (along.length === 0) return null;
   return (
-    <section aria-label={`What ${outing.trip.name} said`} className="mb-4">
-      <p className="font-head text-base font-bold">
-        {outing.trip.name}{" "}
+    <section
+      aria-label={`What ${outing.trip.name} said`}
+      className="mb-2 grid grid-cols-2 gap-x-3 text-sm sm:flex sm:flex-wrap sm:gap-x-5 sm:text-[0.95rem]"
+    >
+      <p className="col-span-2 font-head text-base font-bold">
         <Link
           prefetch={false}
           href={`/trips/${outing.trip.id}`}
-          className="link font-sans text-sm font-normal"
+          className="inline-block min-h-6 py-0.5 hover:underline"
         >
-          the trip
+          {outing.trip.name}
         </Link>
       </p>
-      <div className="flex flex-wrap gap-x-6">
+      <div className="contents">
         {numbers
           .filter(({ items }) => items.length > 0)
           .map(({ what, items }) => (
             <details key={what} className="max-w-xl">
-              <summary className="py-0.5 pointer-coarse:py-2.5">
+              <summary className="py-0.5 pointer-coarse:py-2">
                 <b>{count(items.length, "thing")}</b>,{" "}
                 {sayMass(
                   items.reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0),

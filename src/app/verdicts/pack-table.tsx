@@ -1,34 +1,50 @@
-import Link from "next/link";
-import { percent, sayDeadWeight, sayMass } from "@/core/units/speak";
-import type { PackWorth } from "@/core/weighin/pack-worth";
-import type { School } from "@/core/trade/schools";
-import type { Units } from "@/core/units/speak";
+"use client";
 
-/** The whole pack of the last trip, the least worth its weight first, with what leaving the losers would save. */
-export function PackTable({ pack, school, units }: { pack: PackWorth; school: School; units: Units }) {
-  const { outing, ranked, savedGrams, savedGramMetres, savedKilocalories, body, load } = pack;
+import Link from "next/link";
+import type { ItemId } from "@/core/model";
+import { Folded } from "./folded";
+
+/** A thing of the last trip's pack, in words. */
+export interface PackLine {
+  readonly item: ItemId;
+  readonly name: string;
+  readonly weight: string;
+  readonly usedOn: string;
+  readonly consequence: string;
+  readonly worth: string;
+  /** Under what the school asks for; and so it is left, or kept as it is used. */
+  readonly short: boolean;
+  readonly loses: boolean;
+}
+
+interface PackTableProps {
+  /** What leaving the losers would save. */
+  readonly saves: string;
+  /** How it was reckoned. */
+  readonly how: string;
+  readonly lines: readonly PackLine[];
+}
+
+/** The whole pack of the last trip, the least worth its weight first. */
+export function PackTable({ saves, how, lines }: PackTableProps) {
   return (
-    <details className="mb-6">
-      <summary className="font-head text-lg font-bold">
-        Worth its weight ({ranked.length}){" "}
-        <span className="font-sans text-sm font-normal text-muted">
-          {savedGrams > 0 ? (
-            <>
-              on a trip like {outing.trip.name}, leaving the losers saves {sayMass(savedGrams, units)},{" "}
-              {sayDeadWeight(savedGramMetres, units)} and about {Math.round(savedKilocalories)} kcal
-            </>
-          ) : (
-            `on a trip like ${outing.trip.name}, nothing loses its place`
-          )}
-        </span>
-      </summary>
-      <p className="hint my-2 max-w-3xl">
-        Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; the{" "}
-        {school.name} school asks for {school.worthNeeded}. Cover, what is dangerous to lack and what is
-        carried for joy are not ranked. Energy by the Pandolf equation for {Math.round(body)} kg of body and
-        the {sayMass(load * 1000, units)} weighed, at 4.5 km/h, half of the way climbing evenly and half taken
-        as level.
-      </p>
+    <Folded
+      title={
+        <>
+          Worth its weight ({lines.length}){" "}
+          <span className="font-sans text-sm font-normal text-muted">{saves}</span>
+        </>
+      }
+    >
+      {() => <Told how={how} lines={lines} />}
+    </Folded>
+  );
+}
+
+function Told({ how, lines }: Omit<PackTableProps, "saves">) {
+  return (
+    <>
+      <p className="hint my-2 max-w-3xl">{how}</p>
       <div className="max-w-3xl overflow-x-auto" tabIndex={0} role="region" aria-label="The pack by worth">
         <table className="w-full text-[0.95rem]">
           <thead>
@@ -42,33 +58,25 @@ export function PackTable({ pack, school, units }: { pack: PackWorth; school: Sc
             </tr>
           </thead>
           <tbody>
-            {ranked.map(({ one, worth, grams, loses }) => (
-              <tr key={one.item.id} className={`border-b border-rule ${loses ? "bg-catkin/40" : ""}`}>
+            {lines.map(({ item, name, weight, usedOn, consequence, worth, short, loses }) => (
+              <tr key={item} className={`border-b border-rule ${loses ? "bg-catkin/40" : ""}`}>
                 <td className="py-1">
-                  <Link prefetch={false} href={`/item/${one.item.id}`} className="hover:underline">
-                    {one.item.name}
+                  <Link prefetch={false} href={`/item/${item}`} className="hover:underline">
+                    {name}
                   </Link>
                 </td>
-                <td className="num text-right">{sayMass(grams, units)}</td>
-                <td className="num text-right">{percent(one.tripChance)}</td>
-                <td className="pl-6 text-muted">{one.item.consequence}</td>
-                <td className={`num text-right ${worth < school.worthNeeded ? "font-bold" : ""}`}>
-                  {worth.toFixed(worth < 10 ? 1 : 0)}
-                </td>
+                <td className="num text-right">{weight}</td>
+                <td className="num text-right">{usedOn}</td>
+                <td className="pl-6 text-muted">{consequence}</td>
+                <td className={`num text-right ${short ? "font-bold" : ""}`}>{worth}</td>
                 <td className="pl-6">
-                  {loses ? (
-                    <b>leave</b>
-                  ) : worth < school.worthNeeded ? (
-                    <span className="text-muted">used, so kept</span>
-                  ) : (
-                    ""
-                  )}
+                  {loses ? <b>leave</b> : short ? <span className="text-muted">used, so kept</span> : ""}
                 </td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-    </details>
+    </>
   );
 }

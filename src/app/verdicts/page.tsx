@@ -1,7 +1,5 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import type { Book } from "@/core/ledger/book";
-import type { Addition } from "@/core/reasons/add";
 import { URGENCIES, type Urgency } from "@/core/reasons/finding";
 import type { Judgement, Verdict } from "@/core/reasons/judge";
 import { stays } from "@/core/reasons/verbs";
@@ -9,28 +7,24 @@ import { says } from "@/core/say/says";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { packWorth } from "@/core/weighin/pack-worth";
 import { Empty, PageHead } from "@/ui/page-head";
-import { VerbWord } from "@/ui/verb-word";
 import { readBook } from "../book";
-import { AdditionSlip } from "./addition-slip";
+import { Gone, Kept, RuledOn, type PlainLine } from "./folded";
+import { Lane } from "./lane";
 import { LastTrip } from "./last-trip";
 import { PackTable } from "./pack-table";
-import { Slip } from "./slip";
+import { packTableOf } from "./pack-table-of";
+import { additionSlipOf, slipOf } from "./slip-data";
 import { WhatIf } from "./what-if";
 import { WorthAsking } from "./worth-asking";
 
 export const metadata: Metadata = { title: "Verdicts" };
 
-const LANES: Record<Urgency, { name: string; says: string }> = {
-  now: { name: "Must not go out as it is", says: "" },
-  "before next trip": { name: "Before the next trip", says: "" },
-  "when convenient": { name: "When convenient", says: "" },
-  watch: { name: "To keep in mind", says: "seasonal things, and what is to be watched" },
+const LANES: Record<Urgency, { name: string; about: string }> = {
+  now: { name: "Must not go out as it is", about: "" },
+  "before next trip": { name: "Before the next trip", about: "" },
+  "when convenient": { name: "When convenient", about: "" },
+  watch: { name: "To keep in mind", about: "seasonal things, and what is to be watched" },
 };
-
-interface OnSlip {
-  readonly judgement: Judgement;
-  readonly verdict: Verdict;
-}
 
 export default async function VerdictsPage() {
   const { book, judgements, toAdd } = await readBook();
@@ -54,28 +48,49 @@ export default async function VerdictsPage() {
     );
   }
   const slips = judgements.flatMap((judgement) =>
-    judgement.verdicts.map((verdict): OnSlip => ({ judgement, verdict })),
+    judgement.verdicts.map((verdict) => ({ judgement, verdict })),
   );
-  const asking = slips.filter(({ verdict }) => !stays(verdict.verb) && !verdict.done);
-  const open = asking.filter(({ verdict: { ruling } }) => ruling === null || ruling.decision === "agree");
-  const settled = asking.filter(({ verdict: { ruling } }) => ruling !== null && ruling.decision !== "agree");
-  const leaning = open.filter(({ verdict }) => verdict.sureness === "leaning");
-  const firm = open.filter(({ verdict }) => verdict.sureness !== "leaning");
-  const openToAdd = toAdd.filter(({ ruling }) => ruling === null || ruling.decision === "agree");
-  const leaningToAdd = openToAdd.filter(({ sureness }) => sureness === "leaning");
-  const settledToAdd = toAdd.filter(({ ruling }) => ruling !== null && ruling.decision !== "agree");
+  const asking = [
+    ...slips
+      .filter(({ verdict }) => !stays(verdict.verb) && !verdict.done)
+      .map(({ judgement, verdict }) => slipOf(judgement, verdict)),
+    ...toAdd.map((addition) => additionSlipOf(addition, book)),
+  ];
+  // Agreed is not done: it stays in view until it is.
+  const open = asking.filter(({ ruling }) => ruling === null || ruling.decision === "agree");
+  const settled = asking.filter((slip) => !open.includes(slip));
+  const lanes = [
+    ...URGENCIES.map((urgency) => ({
+      ...LANES[urgency],
+      sting: urgency === "now",
+      slips: open.filter((slip) => slip.urgency === urgency && slip.sureness !== "leaning"),
+    })),
+    {
+      name: "Leanings",
+      about: "said once; one more trip like it settles each",
+      slips: open.filter(({ sureness }) => sureness === "leaning"),
+    },
+  ].filter((lane) => lane.slips.length > 0);
+  const lineOf = ({ case: one }: Judgement, verdict: Verdict): PlainLine => ({
+    item: one.item.id,
+    name: one.item.name,
+    verb: verdict.verb,
+    says: says(one, verdict),
+  });
   const gone = slips.filter(({ verdict }) => verdict.done);
   const kept = judgements.filter(
     ({ case: { standing }, verdicts: [lead] }) => standing === "active" && stays(lead.verb),
   );
-  const drops = open.filter(({ verdict }) => verdict.verb === "drop");
+  const drops = slips.filter(
+    ({ verdict: { verb, ruling } }) => verb === "drop" && (ruling === null || ruling.decision === "agree"),
+  );
   const pack = packWorth(book, judgements);
   return (
     <>
       <PageHead
         title="Verdicts"
         actions={
-          <span className="text-sm text-muted">
+          <span className="hidden text-sm text-muted sm:inline">
             judged by the{" "}
             <Link href="/settings" className="link">
               {school} school
@@ -84,7 +99,7 @@ export default async function VerdictsPage() {
           </span>
         }
       >
-        {count(open.length + openToAdd.length, "verdict")} to rule on
+        {count(open.filter(({ ruling }) => ruling === null).length, "verdict")} to rule on
         {drops.length > 0 && (
           <>
             ; leaving what is not wanted saves{" "}
@@ -102,36 +117,13 @@ export default async function VerdictsPage() {
       </PageHead>
       <LastTrip book={book} judgements={judgements} />
       <WorthAsking />
-      {URGENCIES.map((urgency) => (
-        <Lane
-          key={urgency}
-          {...LANES[urgency]}
-          sting={urgency === "now"}
-          book={book}
-          slips={firm.filter(({ verdict }) => verdict.urgency === urgency)}
-          toAdd={openToAdd.filter(
-            (addition) => addition.urgency === urgency && addition.sureness !== "leaning",
-          )}
-        />
+      {lanes.map((lane, n) => (
+        <Lane key={lane.name} {...lane} first={n === 0} />
       ))}
-      <Lane
-        name="Leanings"
-        says="said once; one more trip like it settles each"
-        book={book}
-        slips={leaning}
-        toAdd={leaningToAdd}
-      />
-      <Kept kept={kept} />
-      {pack && <PackTable pack={pack} school={book.rules.school} units={units} />}
-      {gone.length > 0 && <Gone gone={gone} />}
-      {settled.length + settledToAdd.length > 0 && (
-        <details className="mb-6">
-          <summary className="font-head text-lg font-bold">
-            Ruled on ({settled.length + settledToAdd.length})
-          </summary>
-          <Slips slips={settled} toAdd={settledToAdd} book={book} />
-        </details>
-      )}
+      <Kept lines={kept.map((judgement) => lineOf(judgement, judgement.verdicts[0]))} />
+      {pack && <PackTable {...packTableOf(pack, book)} />}
+      {gone.length > 0 && <Gone lines={gone.map(({ judgement, verdict }) => lineOf(judgement, verdict))} />}
+      {settled.length > 0 && <RuledOn slips={settled} />}
       <WhatIf
         school={school}
         next={{ days: book.next.days, metres: book.next.metres }}
@@ -146,103 +138,5 @@ export default async function VerdictsPage() {
         avalanche training.
       </p>
     </>
-  );
-}
-
-interface SlipsProps {
-  readonly slips: readonly OnSlip[];
-  readonly toAdd: readonly Addition[];
-  readonly book: Book;
-}
-
-function Slips({ slips, toAdd, book }: SlipsProps) {
-  return (
-    <>
-      {slips.map(({ judgement, verdict }) => (
-        <Slip
-          key={`${judgement.case.item.id}-${verdict.verb}-${verdict.reason}`}
-          judgement={judgement}
-          verdict={verdict}
-        />
-      ))}
-      {toAdd.map((addition) => (
-        <AdditionSlip key={addition.what} addition={addition} book={book} />
-      ))}
-    </>
-  );
-}
-
-interface LaneProps extends SlipsProps {
-  readonly name: string;
-  readonly says: string;
-  readonly sting?: boolean;
-}
-
-function Lane({ name, says: about, sting = false, ...slips }: LaneProps) {
-  const all = slips.slips.length + slips.toAdd.length;
-  if (all === 0) return null;
-  return (
-    <section className="mb-6" aria-label={name}>
-      <h2 className={`border-b-2 border-ink pb-1 text-lg ${sting ? "text-sting" : ""}`}>
-        {name} <span className="num text-base font-normal text-muted">{all}</span>
-        {about && <span className="ml-3 font-sans text-sm font-normal text-muted">{about}</span>}
-      </h2>
-      <Slips {...slips} />
-    </section>
-  );
-}
-
-/** What goes along again: a table, not forty slips that say the same. */
-function Kept({ kept }: { kept: readonly Judgement[] }) {
-  return (
-    <details className="mb-6">
-      <summary className="font-head text-lg font-bold">Keep ({kept.length})</summary>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="What is kept">
-        <table className="w-full text-[0.95rem]">
-          <tbody>
-            {kept.map(({ case: one, verdicts: [lead] }) => (
-              <tr key={one.item.id} className="border-b border-rule align-top">
-                <td className="py-1 pr-4">
-                  <Link
-                    prefetch={false}
-                    href={`/item/${one.item.id}`}
-                    className="inline-block min-h-6 hover:underline"
-                  >
-                    {one.item.name}
-                  </Link>
-                </td>
-                <td className="whitespace-nowrap py-1 pr-4">
-                  <VerbWord verb={lead.verb} />
-                </td>
-                <td className="py-1 text-sm text-muted">{says(one, lead)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-    </details>
-  );
-}
-
-/** What has left, and how: told as done, with nothing to rule on. */
-function Gone({ gone }: { gone: readonly OnSlip[] }) {
-  return (
-    <details className="mb-6">
-      <summary className="font-head text-lg font-bold">Gone ({gone.length})</summary>
-      <ul>
-        {gone.map(({ judgement: { case: one }, verdict }) => (
-          <li key={one.item.id} className="border-b border-rule py-1 text-[0.95rem]">
-            <Link
-              prefetch={false}
-              href={`/item/${one.item.id}`}
-              className="inline-block min-h-6 font-semibold hover:underline"
-            >
-              {one.item.name}
-            </Link>{" "}
-            <span className="text-muted">{says(one, verdict)}</span>
-          </li>
-        ))}
-      </ul>
-    </details>
   );
 }

@@ -35,11 +35,18 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
     <section
       id="worth-asking"
       aria-label="Worth asking"
-      className="no-print mb-5 border-l-4 border-catkin-strong pl-4"
+      className="no-print mb-3 flex flex-wrap items-center gap-x-4 border-l-4 border-catkin-strong pl-4"
     >
-      <h2 className="text-base">Worth asking</h2>
+      <h2 className="text-base">
+        Worth asking{" "}
+        {open.length > 1 && (
+          <span className="font-sans text-sm font-normal text-muted">
+            and {open.length - 1} more after it
+          </span>
+        )}
+      </h2>
       <ul>
-        {open.map(({ id, words, answers }) => (
+        {open.slice(0, 1).map(({ id, words, answers }) => (
           <li
             key={id}
             className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
@@ -59,7 +66,7 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
                   type="button"
                   disabled={busy}
                   onClick={() => say(id, () => answerQuestion(id, n))}
-                  className="min-h-8 min-w-9 border border-rule bg-sheet px-2 text-sm hover:border-ink pointer-coarse:min-h-11 pointer-coarse:min-w-11"
+                  className="min-h-8 min-w-8 border border-rule bg-sheet px-1.5 sm:px-2 text-sm hover:border-ink pointer-coarse:min-h-11 pointer-coarse:min-w-11"
                 >
                   {keyOf(word, n) !== word && (
                     <span className="kbd mr-1.5 hidden tabs:inline-block" aria-hidden="true">

@@ -3,7 +3,18 @@ import { Distance } from "../units/quantity";
 import { Amount, Condition, Day, ItemId, Money, Note, Reading, RecordId } from "./basics";
 import { Frost, Symptom } from "./words";
 
-export const EntryWhat = z.enum(["wear", "damage", "wash", "repair", "service", "restock", "check", "loan"]);
+/** `trial`: tried on purpose near home, in what matters. */
+export const EntryWhat = z.enum([
+  "wear",
+  "damage",
+  "wash",
+  "repair",
+  "service",
+  "restock",
+  "check",
+  "trial",
+  "loan",
+]);
 export type EntryWhat = z.infer<typeof EntryWhat>;
 
 /** Something that happened to an item between trips. */

@@ -7,8 +7,14 @@ import { found, type Finding } from "./finding";
 
 /** Mended, altered, new or second-hand, not yet used in what matters, and trip-ending or dangerous if it fails: try it near home first. */
 export function prove(one: Case): Finding | null {
-  if (one.standing !== "active") return null;
+  if (one.standing !== "active" || isTriedAtHome(one)) return null;
   return mendedNotTried(one) ?? newNotTried(one) ?? unknownNotTried(one);
+}
+
+/** Its owner logged a trial near home, and nothing was mended on it since. */
+function isTriedAtHome({ item, book, history }: Case): boolean {
+  const trial = book.entriesOf(item.id).findLast(({ what }) => what === "trial");
+  return trial !== undefined && trial.on >= (history.lastMended ?? "");
 }
 
 function mendedNotTried(one: Case): Finding | null {

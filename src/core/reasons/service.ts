@@ -193,8 +193,11 @@ function unknownContents({ item, kind, history }: Case): Finding | null {
 
 /** A call for help goes out in its owner's name. */
 function onLoan({ item, book }: Case): Finding | null {
-  const last = book.entriesOf(item.id).findLast(({ what }) => what === "loan");
-  if (!last || !item.jobs.includes("call for help")) return null;
+  // Back, and seen to, it is nobody's loan any more.
+  const last = book
+    .entriesOf(item.id)
+    .findLast(({ what }) => what === "loan" || what === "service" || what === "check");
+  if (last?.what !== "loan" || !item.jobs.includes("call for help")) return null;
   return found({
     verb: "service",
     reason: "on loan",

@@ -51,7 +51,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
     order: 3,
     pressing: true,
     silences: [],
-    remedies: ["check"],
+    remedies: ["trial"],
     agrees: ["bring again", "bring when", "fix"],
     look: "stem",
   },

@@ -9,6 +9,7 @@ const LOGGED: Readonly<Record<EntryWhat, string>> = {
   restock: "What is missing put back, and logged",
   wash: "A wash, logged",
   check: "A look at home, logged",
+  trial: "A trial near home, logged",
   wear: "Wear, logged",
   damage: "Damage, logged",
   loan: "A loan, logged",

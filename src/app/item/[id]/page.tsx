@@ -6,6 +6,7 @@ import { count, sayDeadWeight, sayDistance, sayMass, sayDay } from "@/core/units
 import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
 import { RetireButton } from "@/app/shelf/retire-button";
 import { Slip } from "@/app/verdicts/slip";
+import { slipOf } from "@/app/verdicts/slip-data";
 import { Figure } from "@/ui/figure";
 import { PageHead } from "@/ui/page-head";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -103,7 +104,7 @@ export default async function ItemPage({
       )}
       <div className="mb-2">
         {judgement.verdicts.map((verdict) => (
-          <Slip key={verdict.verb} judgement={judgement} verdict={verdict} heading={false} />
+          <Slip key={verdict.verb} slip={slipOf(judgement, verdict)} heading={false} />
         ))}
       </div>
       <dl className="my-5 grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-4 lg:grid-cols-6">

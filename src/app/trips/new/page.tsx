@@ -12,6 +12,14 @@ export default async function NewTripPage() {
   const active = new Set(
     judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id),
   );
+  // Agreed to stay at home, it is left out of the list that one starts from.
+  const leaving = new Set(
+    judgements
+      .filter(({ verdicts }) =>
+        verdicts.some(({ verb, ruling }) => verb === "drop" && ruling?.decision === "agree"),
+      )
+      .map(({ case: { item } }) => item.id),
+  );
   return (
     <>
       <PageHead title="New trip">
@@ -25,7 +33,9 @@ export default async function NewTripPage() {
           last
             ? {
                 name: last.name,
-                items: last.carries.map((carry) => carry.item).filter((item) => active.has(item)),
+                items: last.carries
+                  .map((carry) => carry.item)
+                  .filter((item) => active.has(item) && !leaving.has(item)),
               }
             : null
         }

@@ -1,0 +1,41 @@
+"use client";
+
+import { useState } from "react";
+import { Slip } from "./slip";
+import type { SlipData } from "./slip-data";
+import { onSlipKey } from "./slip-keys";
+
+interface LaneProps {
+  readonly name: string;
+  readonly about?: string;
+  readonly sting?: boolean;
+  readonly slips: readonly SlipData[];
+  /** Its first slip is where Tab comes to. */
+  readonly first?: boolean;
+}
+
+/** Slips drawn at once; the others on a press. */
+const AT_ONCE = 15;
+
+/** Slips of one urgency. */
+export function Lane({ name, about = "", sting = false, slips, first = false }: LaneProps) {
+  const [all, setAll] = useState(false);
+  if (slips.length === 0) return null;
+  const shown = all ? slips : slips.slice(0, AT_ONCE);
+  return (
+    <section className="mb-4" aria-label={name} onKeyDown={onSlipKey}>
+      <h2 className={`border-b-2 border-ink pb-1 text-lg ${sting ? "text-sting" : ""}`}>
+        {name} <span className="num text-base font-normal text-muted">{slips.length}</span>
+        {about && <span className="ml-3 font-sans text-sm font-normal text-muted">{about}</span>}
+      </h2>
+      {shown.map((slip, n) => (
+        <Slip key={slip.key} slip={slip} first={first && n === 0} />
+      ))}
+      {shown.length < slips.length && (
+        <button type="button" className="btn mt-2" onClick={() => setAll(true)}>
+          Show the other {slips.length - shown.length}
+        </button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,114 @@
+import type { Book } from "@/core/ledger/book";
+import type { ItemId, Ruling, Verb } from "@/core/model";
+import type { Addition } from "@/core/reasons/add";
+import type { Finding, Reason, Sureness, Urgency } from "@/core/reasons/finding";
+import type { Judgement, Verdict } from "@/core/reasons/judge";
+import type { RuledOn } from "@/core/reasons/rulings";
+import { stays, VERBS } from "@/core/reasons/verbs";
+import { CAUTIONS } from "@/core/say/cautions";
+import { says } from "@/core/say/says";
+import { saysToAdd } from "@/core/say/says-to-add";
+import { sayDay, sayDeadWeight, sayMass } from "@/core/units/speak";
+import { strokeOf } from "@/ui/stroke-code";
+
+/** A slip as plain data: a page of three hundred is sent as words, and drawn where it is read. */
+export interface SlipData {
+  readonly key: string;
+  readonly about: RuledOn;
+  readonly name: string;
+  /** The thing's own page; null for what is not on the shelf. */
+  readonly item: ItemId | null;
+  readonly verb: Verb;
+  readonly urgency: Urgency;
+  readonly sureness: Sureness;
+  /** Its sentence. */
+  readonly says: string;
+  /** Its latest strokes, a letter each. */
+  readonly strokes: string;
+  readonly stakes: readonly string[];
+  readonly caution: string | null;
+  /** The owner's call, where it says otherwise. */
+  readonly dissent: string | null;
+  readonly ruling: {
+    readonly id: string;
+    readonly decision: Ruling["decision"];
+    readonly says: string;
+  } | null;
+  /** How it is done: by one press, by grading it, or only by leaving it out next time. */
+  readonly doing: "log" | "grade" | null;
+  /** The line to put on the shelf, where one is lacking. */
+  readonly line: string | null;
+  /** Nothing to rule on. */
+  readonly settled: boolean;
+}
+
+/** Strokes shown on a slip. */
+const STROKES_SHOWN = 16;
+
+/** What is not done by logging something: it is put on the shelf, or a question answered. */
+const UNLOGGED: ReadonlySet<Reason> = new Set<Reason>(["buy again", "frost nobody noted"]);
+
+export function slipOf({ case: one, dissent, verdicts }: Judgement, verdict: Verdict): SlipData {
+  const { item, book } = one;
+  const { units, currency } = book.settings;
+  const { stake } = verdict;
+  const call = dissent && verdict === verdicts[0] ? dissent : null;
+  const trip = call && book.outings.find((outing) => outing.trip.id === call.trip)?.trip;
+  return {
+    ...common(verdict, verdict.ruling),
+    key: `${item.id} ${verdict.verb} ${verdict.reason}`,
+    about: { item: item.id, verb: verdict.verb, ground: verdict.reason },
+    name: item.name,
+    item: item.id,
+    says: says(one, verdict),
+    strokes: book
+      .carriedOf(item.id)
+      .slice(-STROKES_SHOWN)
+      .map((carried) => strokeOf(carried, item))
+      .join(""),
+    stakes: [
+      stake.grams === null ? "" : `${sayMass(stake.grams, units)} saved`,
+      stake.deadGramMetres > 0 ? `${sayDeadWeight(stake.deadGramMetres, units)} for nothing so far` : "",
+      stake.price === null ? "" : `${currency}${stake.price} new`,
+    ].filter(Boolean),
+    dissent: call && `Your call after ${trip?.name} was “${call.call}”. You decide.`,
+    doing:
+      verdict.reason === "look it over"
+        ? "grade"
+        : !verdict.done && !UNLOGGED.has(verdict.reason) && VERBS[verdict.verb].remedies.length > 0
+          ? "log"
+          : null,
+    line: verdict.reason === "buy again" && verdict.ruling === null ? item.name : null,
+  };
+}
+
+export function additionSlipOf(addition: Addition, book: Book): SlipData {
+  const { what, job, owned, ruling } = addition;
+  return {
+    ...common(addition, ruling),
+    key: `add ${what}`,
+    about: { what },
+    name: what,
+    item: owned?.id ?? null,
+    says: saysToAdd(addition, book),
+    strokes: "",
+    stakes: [],
+    dissent: null,
+    doing: null,
+    line: !owned && !job && ruling === null ? what : null,
+  };
+}
+
+const common = ({ verb, urgency, sureness, caution, done }: Finding, ruling: Ruling | null) => ({
+  verb,
+  urgency,
+  sureness,
+  caution: caution ? CAUTIONS[caution] : null,
+  ruling: ruling && { id: ruling.id, decision: ruling.decision, says: sayRuling(ruling) },
+  settled: stays(verb) || done === true,
+});
+
+const sayRuling = ({ on, decision, reason, again }: Ruling) =>
+  `You ruled on ${sayDay(on)}: ${decision}${reason && `, “${reason}”`}${
+    again ? `; asked again after ${again} more ${again === 1 ? "trip" : "trips"}` : ""
+  }.`;
