@@ -16,6 +16,9 @@ const ERRORS = 0.1;
 /** What calls by staying away: a summer's thing is for trips that are not cold. Common practice, no source. */
 const ABSENT: readonly Trigger[] = ["cold", "freezing", "rain"];
 
+/** Trips on either side from which staying away is heard: one cold trip without the umbrella is chance. Common practice, no source. */
+const ABSENT_TRIPS = 2;
+
 /**
  * Sorts the trips on which a thing was wanted from those on which it was not; its own triggers are tried first. What it is made
  * for is never what it is to stay at home for, whatever a few trips say: an umbrella is not for "no rain".
@@ -30,7 +33,8 @@ export function callerOf(
   const triggers = [...among].sort(
     (a, b) => Number(item.triggers.includes(b)) - Number(item.triggers.includes(a)),
   );
-  for (const without of [false, true])
+  const enough = Math.min(wanted.length, unwanted.length) >= ABSENT_TRIPS;
+  for (const without of enough ? [false, true] : [false])
     for (const trigger of triggers)
       for (const at of ["some", "strong"] as const)
         if (

@@ -1,0 +1,53 @@
+import path from "node:path";
+import { expect, test } from "vitest";
+import { questionsAfter } from "@/core/ask/questions";
+import { survey } from "@/core/decide/case";
+import { openBook } from "@/core/ledger/book";
+import type { Log, SchoolName } from "@/core/model";
+import { additions } from "@/core/reasons/add";
+import { judgeAll } from "@/core/reasons/judge";
+import { says } from "@/core/say/says";
+import { saysToAdd } from "@/core/say/says-to-add";
+import { sayQuestion } from "@/core/say/questions";
+import { demoLog } from "../demo/log";
+import { practiceKits } from "./practice-kits";
+
+/** All that the engine tells an owner, as it was last read through. A line that changes is to be read again before it is approved (`-u`). */
+function toldOf(log: Log, today: string, school: SchoolName): string {
+  const book = openBook(log, today, school);
+  const surveyed = survey(book);
+  const judgements = judgeAll(surveyed);
+  const lines = [
+    ...judgements.flatMap(({ case: one, verdicts }) =>
+      verdicts.map(
+        (verdict, n) =>
+          `${n === 0 ? one.item.name : "  also"}: ${verdict.verb} (${verdict.reason}, ${verdict.sureness}, ${verdict.urgency}) ${says(one, verdict)}`,
+      ),
+    ),
+    ...additions(book, judgements).map(
+      (addition) =>
+        `add ${addition.what} (${addition.reason}, ${addition.sureness}) ${saysToAdd(addition, book)}`,
+    ),
+    ...questionsAfter(surveyed, judgements).map(
+      (question) =>
+        `asked: ${sayQuestion(question, book.item(question.item)!, book)} ${question.answers.map(({ word }) => word).join(" · ")}`,
+    ),
+  ];
+  return `${lines.join("\n").replaceAll(/[\u00a0\u202f]/g, " ")}\n`;
+}
+
+const approved = (name: string) => path.join(import.meta.dirname, "told", `${name}.txt`);
+
+test.each(practiceKits("v2").map((kit) => [kit.name, kit] as const))(
+  "what kit %s is told is what was read through",
+  async (name, { log, today, school }) => {
+    await expect(toldOf(log, today, school)).toMatchFileSnapshot(approved(name));
+  },
+);
+
+test.each(["lean", "even", "roomy", "wary"] as const)(
+  "what the demo's walker is told by the %s school",
+  async (school) => {
+    await expect(toldOf(demoLog(), "2026-11-26", school)).toMatchFileSnapshot(approved(`demo-${school}`));
+  },
+);
