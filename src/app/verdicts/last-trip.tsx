@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { Book } from "@/core/ledger/book";
 import type { FullItem } from "@/core/trade/full-item";
 import type { Judgement } from "@/core/reasons/judge";
-import { count, sayMass } from "@/core/units/speak";
+import { sayMass } from "@/core/units/speak";
 
 /** What the last trip said, in plain numbers, each of which opens its list. */
 export function LastTrip({ book, judgements }: { book: Book; judgements: readonly Judgement[] }) {
@@ -15,9 +15,9 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
   const unused = along.filter(({ mark }) => mark.use === "unused");
   const numbers: readonly { readonly what: string; readonly items: readonly FullItem[] }[] = [
     { what: "carried", items: along.map(({ item }) => item) },
-    { what: "not used", items: unused.filter(({ item }) => !item.cover).map(({ item }) => item) },
+    { what: "not used", items: unused.map(({ item }) => item) },
     {
-      what: "for safety",
+      what: "of these cover",
       items: unused.filter(({ item }) => item.cover).map(({ item }) => item),
     },
     {
@@ -48,12 +48,11 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
           .map(({ what, items }) => (
             <details key={what} className="max-w-xl">
               <summary className="py-0.5 pointer-coarse:py-2">
-                <b>{count(items.length, "thing")}</b>,{" "}
+                <b>{items.length}</b> {what},{" "}
                 {sayMass(
                   items.reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0),
                   units,
-                )}{" "}
-                {what}
+                )}
               </summary>
               <ul className="mb-2 columns-2 gap-x-6 text-sm sm:columns-3">
                 {items.map(({ id, name }) => (

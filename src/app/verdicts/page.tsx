@@ -101,7 +101,7 @@ export default async function VerdictsPage() {
       >
         {count(open.filter(({ ruling }) => ruling === null).length, "verdict")} to rule on
         {drops.length > 0 && (
-          <>
+          <span className="hidden sm:inline">
             ; leaving what is not wanted saves{" "}
             {sayMass(
               drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0),
@@ -112,7 +112,7 @@ export default async function VerdictsPage() {
               drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0),
               units,
             )}
-          </>
+          </span>
         )}
       </PageHead>
       <LastTrip book={book} judgements={judgements} />

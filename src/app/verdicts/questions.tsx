@@ -35,7 +35,7 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
     <section
       id="worth-asking"
       aria-label="Worth asking"
-      className="no-print mb-3 flex flex-wrap items-center gap-x-4 border-l-4 border-catkin-strong pl-4"
+      className="no-print mb-2 flex flex-wrap items-center gap-x-4 border-l-4 border-catkin-strong pl-4"
     >
       <h2 className="text-base">
         Worth asking{" "}
@@ -58,8 +58,8 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
               say(id, () => answerQuestion(id, nth));
             }}
           >
-            <span>{words}</span>
-            <span role="group" aria-label={words} className="flex flex-wrap gap-1">
+            <span className="min-w-0 flex-1 sm:flex-none">{words}</span>
+            <span role="group" aria-label={words} className="order-3 flex flex-wrap gap-0.5 sm:order-2">
               {answers.map((word, n) => (
                 <button
                   key={word}
@@ -76,15 +76,15 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
                   {word}
                 </button>
               ))}
-              <button
-                type="button"
-                disabled={busy}
-                onClick={() => say(id, () => waveQuestion(id))}
-                className="btn btn-plain text-sm"
-              >
-                Not now
-              </button>
             </span>
+            <button
+              type="button"
+              disabled={busy}
+              onClick={() => say(id, () => waveQuestion(id))}
+              className="btn btn-plain btn-small order-2 sm:order-3"
+            >
+              Not now
+            </button>
           </li>
         ))}
       </ul>

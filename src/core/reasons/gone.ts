@@ -1,6 +1,7 @@
 import { meanChance } from "../belief/use-chance";
 import type { Departure } from "../ledger/history";
 import { successorOf, usedInstead, type Case } from "../decide/case";
+import { isSpared } from "../decide/law";
 import { SINGLE_JOBS } from "../trade/jobs";
 import { found, type Finding } from "./finding";
 import { urgencyOf } from "./sureness";
@@ -44,8 +45,11 @@ function whyUnloved(one: Case, { how, outing, mark }: Departure): "unused" | "di
   if (one.told("complaint").marks.some((each) => each.outing === outing) && !wornOut) return "disliked";
   if (mark?.call === "leave" || mark?.call === "try something else") return "disliked";
   if (one.marked.length === 0) return null;
+  // Of what is dangerous to lack, little use is no reason not to have it again.
+  const againstWill = wornOut || how === "lost";
+  const spared = againstWill && isSpared(one);
   const wanted = meanChance(one.use.called) >= 0.5 && one.totals.used.trips > 0 && mark?.use !== "unused";
-  if (!wanted || (mark?.use === "hardly" && !wornOut)) return "unused";
+  if (!spared && (!wanted || (mark?.use === "hardly" && !wornOut))) return "unused";
   const [job] = one.item.jobs;
   return how === "lost" && outing && job && SINGLE_JOBS.has(job) && usedInstead(one, outing)
     ? "doubled"

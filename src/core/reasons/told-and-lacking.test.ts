@@ -58,6 +58,25 @@ describe("a mended thing must meet the weather of its fault again", () => {
   });
 });
 
+describe("what has gone", () => {
+  const gone = (kind: string, how: string) =>
+    lead(
+      one({ kind }, 6, (at) => ({
+        use: at === 2 ? "used" : "unused",
+        ...(at === 5 && { exit: { how } }),
+      })),
+      "It",
+    );
+
+  test("little used is not bought again, but for what is dangerous to lack", () => {
+    expect(gone("chair", "lost")).toMatchObject({ verb: "drop", reason: "gone unloved" });
+    expect(gone("filter", "lost")).toMatchObject({ verb: "replace", reason: "buy again" });
+    expect(gone("filter", "worn out")).toMatchObject({ verb: "replace", reason: "buy again" });
+    // Given away by its owner's own choice.
+    expect(gone("filter", "given away").verb).toBe("drop");
+  });
+});
+
 describe("of the essential systems, what nothing does", () => {
   const listOf = (items: readonly object[], more: object = {}, trip: object = {}) =>
     additions(
