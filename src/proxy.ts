@@ -13,13 +13,14 @@ export function proxy(request: NextRequest): NextResponse {
   if (!LOCAL.includes(name) && name !== listens && listens !== "0.0.0.0")
     return refuse("Nettle Tally answers only to the name it listens on.");
   const origin = request.headers.get("origin");
-  if (
-    request.method !== "GET" &&
-    request.method !== "HEAD" &&
-    origin !== null &&
-    new URL(origin).host !== host
-  )
+  if (request.method !== "GET" && request.method !== "HEAD" && origin !== null && hostOf(origin) !== host)
     return refuse("That came from another site.");
+
+  try {
+    decodeURI(request.nextUrl.pathname);
+  } catch {
+    return new NextResponse("That is no address.", { status: 400 });
+  }
 
   const nonce = btoa(crypto.randomUUID());
   const development = process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : "";
@@ -46,6 +47,9 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
+/** Null for what is no address: "null", or anything else. */
+const hostOf = (origin: string) => (URL.canParse(origin) ? new URL(origin).host : null);
+
 const refuse = (why: string) => new NextResponse(why, { status: 403 });
 
-export const config = { matcher: ["/((?!_next/static|favicon.ico).*)"] };
+export const config = { matcher: ["/((?!_next/static/|icon\\.svg$|favicon\\.ico$).*)"] };

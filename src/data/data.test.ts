@@ -1,6 +1,9 @@
 import { PGlite } from "@electric-sql/pglite";
 import fc from "fast-check";
-import { readFile } from "node:fs/promises";
+import { spawn } from "node:child_process";
+import { mkdir, mkdtemp, readFile, rm, utimes, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { demoLog } from "../../demo/log";
 import { anyFile, anyMark, logOf } from "../../tests/histories";
@@ -24,6 +27,7 @@ import { readLogFile, writeLogFile } from "@/formats/log-file";
 import { carriesOf, changeCarry, removeCarries, saveCarries } from "./carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
+import { lockFolder } from "./lock";
 import { readLog, replaceLog } from "./log";
 import { migrate } from "./migrate";
 import { saveRulings } from "./rulings";
@@ -568,5 +572,38 @@ describe("older data", () => {
         rulings: [{ ground: null }],
       },
     });
+  });
+});
+
+describe("the hold on a data folder", () => {
+  /** A folder as one process left it: who held it, and a lock that gave no sign for a minute. */
+  const heldBy = async (pid: number, born: string) => {
+    const folder = await mkdtemp(path.join(tmpdir(), "nettle-lock-"));
+    const lock = path.join(folder, "lock");
+    await mkdir(lock);
+    const before = new Date(Date.now() - 60_000);
+    await utimes(lock, before, before);
+    await writeFile(path.join(folder, "holder"), `${pid} ${born}`);
+    return folder;
+  };
+  const bornAt = async (pid: number) => {
+    const stat = await readFile(`/proc/${pid}/stat`, "utf8");
+    return stat.slice(stat.lastIndexOf(")") + 2).split(" ")[19]!;
+  };
+
+  test("one that is alive and too busy to give a sign keeps it; one that was killed does not, nor does another of its number", async () => {
+    const other = spawn("sleep", ["60"]);
+    const folder = await heldBy(other.pid!, await bornAt(other.pid!));
+    await expect(lockFolder(folder)).rejects.toThrow(/already open/);
+    const reused = await heldBy(other.pid!, "1");
+    await (
+      await lockFolder(reused)
+    )();
+    other.kill("SIGKILL");
+    await new Promise((resolve) => other.on("exit", resolve));
+    await (
+      await lockFolder(folder)
+    )();
+    for (const each of [folder, reused]) await rm(each, { recursive: true });
   });
 });

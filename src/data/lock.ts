@@ -1,4 +1,4 @@
-import { readFile, writeFile } from "node:fs/promises";
+import { access, readFile, writeFile } from "node:fs/promises";
 import path from "node:path";
 import lockfile from "proper-lockfile";
 
@@ -14,6 +14,9 @@ class FolderInUse extends Error {
 
 /** A holder that was killed can't let go: its lock goes stale after this long without a sign of life. */
 const STALE_MS = 6000;
+/** Of one that is known to be dead: the least that the lock package accepts. */
+const KILLED_MS = 2000;
+const RETRY_MS = 100;
 
 /**
  * Takes the folder for this process until the returned function is called.
@@ -34,18 +37,36 @@ export async function lockFolder(folder: string): Promise<() => Promise<void>> {
       process.exit(4);
     },
   };
-  const take = async (retries: number) =>
-    lockfile.lock(folder, { ...options, retries: { retries, factor: 1, minTimeout: 500 } });
-  const holder = (await readFile(holderPath, "utf8").catch(() => "")).trim();
+  const take = async (retries: number, stale = STALE_MS) =>
+    lockfile.lock(folder, { ...options, stale, retries: { retries, factor: 1, minTimeout: RETRY_MS } });
+  const [pid = "", born = ""] = (await readFile(holderPath, "utf8").catch(() => "")).trim().split(" ");
+  const refuse = () => {
+    throw new FolderInUse(folder, pid);
+  };
+  // One that is alive but too busy to give a sign keeps what it holds, however old its lock looks.
+  const isHeld = pid !== "" && isAlive(Number(pid)) && (await birthOf(Number(pid))) === born;
+  if (isHeld && Number(pid) !== process.pid && (await exists(lockfilePath))) refuse();
   const release = await take(0).catch(async (error: NodeJS.ErrnoException) => {
     if (error.code !== "ELOCKED") throw error;
-    if (holder === "" || isAlive(Number(holder))) throw new FolderInUse(folder, holder);
-    return take((STALE_MS / 500) * 2).catch(() => {
-      throw new FolderInUse(folder, holder);
-    });
+    // Without a word of who holds it, or by this very process: another is opening it just now.
+    if (pid === "" || isHeld) return refuse();
+    return take((2 * KILLED_MS) / RETRY_MS, KILLED_MS).catch(refuse);
   });
-  await writeFile(holderPath, String(process.pid));
+  await writeFile(holderPath, `${process.pid} ${await birthOf(process.pid)}`);
   return release;
+}
+
+const exists = (file: string) =>
+  access(file).then(
+    () => true,
+    () => false,
+  );
+
+/** When a process began, as far as the system tells: a number that was another's before is told by it. "" where it does not. */
+async function birthOf(pid: number): Promise<string> {
+  const stat = await readFile(`/proc/${pid}/stat`, "utf8").catch(() => "");
+  // After the name in brackets, which may hold blanks, the twentieth field is the start time (proc(5)).
+  return stat.slice(stat.lastIndexOf(")") + 2).split(" ")[19] ?? "";
 }
 
 function isAlive(pid: number): boolean {

@@ -1,3 +1,4 @@
+import Papa from "papaparse";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { Item } from "@/core/model";
@@ -106,3 +107,18 @@ test("what is written is read again as it was", () => {
     ),
   );
 });
+
+// Source: the leading characters that spreadsheets run, as listed by the OWASP page on CSV injection (from memory).
+test.each(["=", "+", "-", "@", "\t", "\r", "\n"])(
+  "a cell that starts with %j never runs, with or without a line break in it",
+  (first) => {
+    for (const rest of ["1+1", "1+1\nand more", "cmd()\r\n=2"]) {
+      const written = writeItems([
+        Item.parse({ id: "x", name: "Pot", kind: "pot", note: `${first}${rest}` }),
+      ]);
+      const { data } = Papa.parse<string[]>(written.trimEnd());
+      const note = data[1]![data[0]!.indexOf("note")]!;
+      expect(note).toBe(`'${first}${rest}`);
+    }
+  },
+);

@@ -153,6 +153,9 @@ function plainNumber(text: string): string {
   return (/^-?\d{1,3}(\.\d{3})+,\d+$/.test(bare) ? bare.replaceAll(".", "") : bare).replace(",", ".");
 }
 
+/** What a spreadsheet would run: the package's own pattern misses a cell that goes on in a second line. */
+const FORMULA = /^[=+\-@\t\r\n]/;
+
 /** Writes the shelf as a table. A cell that a spreadsheet would run as a formula is made harmless. */
 export function writeItems(items: readonly ItemRecord[]): string {
   return `${Papa.unparse(
@@ -170,6 +173,6 @@ export function writeItems(items: readonly ItemRecord[]): string {
         note,
       ]),
     },
-    { newline: "\r\n", escapeFormulae: true },
+    { newline: "\r\n", escapeFormulae: FORMULA },
   )}\r\n`;
 }

@@ -117,11 +117,19 @@ export function readLogFile(text: string): ReadLog {
   return problems.length ? { ok: false, problems } : { ok: true, log };
 }
 
+/** So many brackets opened one in another, that to find the fault in them would take more memory than there is. */
+const DEEP = /(?:[[{]\s*(?:"[^"]{0,80}"\s*:\s*)?){500}/;
+
 function parseJson(text: string): { ok: true; value: unknown } | { ok: false; problem: Problem } {
   try {
     return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, "")) };
   } catch {
     const errors: ParseError[] = [];
+    if (DEEP.test(text))
+      return {
+        ok: false,
+        problem: { path: [], message: "This is not a log: its brackets go deeper than any log’s." },
+      };
     parseJsonc(text, errors, { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false });
     const { offset, error } = errors[0] ?? { offset: 0, error: 1 };
     const before = text.slice(0, offset).split("\n");

@@ -4,6 +4,7 @@ import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { PLACES } from "./navigation";
+import { itemPath, tripPath } from "./paths";
 
 interface Named {
   readonly id: string;
@@ -63,7 +64,7 @@ export function CommandPalette({ items, trips }: { items: readonly Named[]; trip
             <Command.Item
               key={id}
               value={`${name} ${id}`}
-              onSelect={() => go(`/item/${id}`)}
+              onSelect={() => go(itemPath(id))}
               className={entry}
             >
               {name}
@@ -75,7 +76,7 @@ export function CommandPalette({ items, trips }: { items: readonly Named[]; trip
             <Command.Item
               key={id}
               value={`trip ${name} ${id}`}
-              onSelect={() => go(`/trips/${id}`)}
+              onSelect={() => go(tripPath(id))}
               className={entry}
             >
               {name}

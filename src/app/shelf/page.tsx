@@ -6,6 +6,7 @@ import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { readBook } from "../book";
 import { AddLine } from "./add-line";
 import { RetireButton } from "./retire-button";
+import { itemPath } from "@/ui/paths";
 
 export const metadata: Metadata = { title: "Shelf" };
 
@@ -96,7 +97,7 @@ export default async function ShelfPage({
             {shown.map(({ case: { item, state, totals } }) => (
               <tr key={item.id} className="border-b border-rule hover:bg-leaf-soft">
                 <td className="py-1 pr-3">
-                  <Link prefetch={false} href={`/item/${item.id}`} className="font-semibold hover:underline">
+                  <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
                     {item.name}
                   </Link>
                   {state !== "active" && <i className="ml-2 text-sm text-muted">{state}</i>}
@@ -116,7 +117,11 @@ export default async function ShelfPage({
                 <td className="hidden text-muted sm:table-cell">{STOW_NAMES[item.stow].toLowerCase()}</td>
                 <td className="num hidden text-right text-muted md:table-cell">{totals.carried.trips}</td>
                 <td className="whitespace-nowrap text-right">
-                  <Link prefetch={false} href={`/item/${item.id}/edit`} className="btn btn-plain !min-h-8">
+                  <Link
+                    prefetch={false}
+                    href={`${itemPath(item.id)}/edit`}
+                    className="btn btn-plain !min-h-8"
+                  >
                     Edit<span className="sr-only"> {item.name}</span>
                   </Link>
                   <RetireButton

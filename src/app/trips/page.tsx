@@ -4,6 +4,7 @@ import { count, listWords, sayDistance, sayHeight } from "@/core/units/speak";
 import { outingOf } from "@/core/ledger/outing";
 import { Empty, PageHead } from "@/ui/page-head";
 import { readBook } from "../book";
+import { tripPath, unpackPath } from "@/ui/paths";
 
 export const metadata: Metadata = { title: "Trips" };
 
@@ -58,7 +59,7 @@ export default async function TripsPage() {
                 <div>
                   <Link
                     prefetch={false}
-                    href={`/trips/${trip.id}`}
+                    href={tripPath(trip.id)}
                     className="font-head text-lg font-bold hover:underline"
                   >
                     {trip.name}
@@ -81,7 +82,7 @@ export default async function TripsPage() {
                 </span>
                 <span className="text-right text-sm">
                   {open > 0 && !trip.planned ? (
-                    <Link prefetch={false} href={`/unpack/${trip.id}`} className="link">
+                    <Link prefetch={false} href={unpackPath(trip.id)} className="link">
                       {open} to unpack
                     </Link>
                   ) : (

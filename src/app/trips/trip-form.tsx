@@ -20,6 +20,7 @@ import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { useAnsweredForm } from "@/ui/use-answered-form";
 import { deleteTrip, saveTrip } from "./actions";
 import { readTrack } from "./read-track";
+import { tripPath, unpackPath } from "@/ui/paths";
 
 /** What a walker notices of a trip's weather and ground, in the order it is asked. */
 const ASKED: readonly Trigger[] = [
@@ -87,7 +88,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
     (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure),
     (saved, { getValues }) => {
       tellOtherTabs();
-      router.push(id || getValues("planned") ? `/trips/${saved}` : `/unpack/${saved}`);
+      router.push(id || getValues("planned") ? tripPath(saved) : unpackPath(saved));
       router.refresh();
     },
   );

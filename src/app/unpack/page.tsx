@@ -6,6 +6,7 @@ import { Empty, PageHead } from "@/ui/page-head";
 import type { TripId } from "@/core/model";
 import { readBook } from "../book";
 import { setWalked } from "./actions";
+import { unpackPath } from "@/ui/paths";
 
 export const metadata: Metadata = { title: "Unpack" };
 
@@ -15,8 +16,6 @@ async function beginUnpacking(id: TripId): Promise<never> {
   await setWalked(id);
   redirect(unpackPath(id));
 }
-
-const unpackPath = (id: TripId) => `/unpack/${encodeURIComponent(id)}`;
 
 /** The trip to unpack: straight to the one with things left to mark. */
 export default async function UnpackPage() {

@@ -6,6 +6,7 @@ import { useState, type ReactNode } from "react";
 import type { Argument } from "@/core/say/argument";
 import type { RuledOn } from "@/core/reasons/rulings";
 import { LifeChart } from "./life-chart";
+import { tripPath } from "@/ui/paths";
 
 /** The facts of a slip, and the whole argument, which is fetched when it is opened: the engine is asked then what would change it. */
 export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode }) {
@@ -73,7 +74,7 @@ function Told({ rule, evidence, wanted, worn, worth, school, flip, life }: Argum
                     {trips.slice(-6).map(({ id, name }, n) => (
                       <span key={id}>
                         {n > 0 && ", "}
-                        <Link prefetch={false} href={`/trips/${id}`} className="link">
+                        <Link prefetch={false} href={tripPath(id)} className="link">
                           {name}
                         </Link>
                       </span>

@@ -6,6 +6,7 @@ import type { ItemId, Verb } from "@/core/model";
 import { VerbWord } from "@/ui/verb-word";
 import { Lane } from "./lane";
 import type { SlipData } from "./slip-data";
+import { itemPath } from "@/ui/paths";
 
 /** A list that is drawn when it is opened. */
 export function Folded({ title, children }: { title: ReactNode; children: () => ReactNode }) {
@@ -39,7 +40,7 @@ export function Kept({ lines }: { lines: readonly PlainLine[] }) {
                   <td className="py-1 pr-4">
                     <Link
                       prefetch={false}
-                      href={`/item/${item}`}
+                      href={itemPath(item)}
                       className="inline-block min-h-6 hover:underline"
                     >
                       {name}
@@ -69,7 +70,7 @@ export function Gone({ lines }: { lines: readonly PlainLine[] }) {
             <li key={item} className="border-b border-rule py-1 text-[0.95rem]">
               <Link
                 prefetch={false}
-                href={`/item/${item}`}
+                href={itemPath(item)}
                 className="inline-block min-h-6 font-semibold hover:underline"
               >
                 {name}

@@ -3,6 +3,7 @@ import type { Book } from "@/core/ledger/book";
 import type { FullItem } from "@/core/trade/full-item";
 import type { Judgement } from "@/core/reasons/judge";
 import { sayMass } from "@/core/units/speak";
+import { itemPath, tripPath } from "@/ui/paths";
 
 /** What the last trip said, in plain numbers, each of which opens its list. */
 export function LastTrip({ book, judgements }: { book: Book; judgements: readonly Judgement[] }) {
@@ -36,7 +37,7 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
       <p className="col-span-2 font-head text-base font-bold">
         <Link
           prefetch={false}
-          href={`/trips/${outing.trip.id}`}
+          href={tripPath(outing.trip.id)}
           className="inline-block min-h-6 py-0.5 hover:underline"
         >
           {outing.trip.name}
@@ -59,7 +60,7 @@ export function LastTrip({ book, judgements }: { book: Book; judgements: readonl
                   <li key={id}>
                     <Link
                       prefetch={false}
-                      href={`/item/${id}`}
+                      href={itemPath(id)}
                       className="inline-block min-h-6 hover:underline"
                     >
                       {name}

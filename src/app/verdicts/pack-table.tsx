@@ -3,6 +3,7 @@
 import Link from "next/link";
 import type { ItemId } from "@/core/model";
 import { Folded } from "./folded";
+import { itemPath } from "@/ui/paths";
 
 /** A thing of the last trip's pack, in words. */
 export interface PackLine {
@@ -61,7 +62,7 @@ function Told({ how, lines }: Omit<PackTableProps, "saves">) {
             {lines.map(({ item, name, weight, usedOn, consequence, worth, short, loses }) => (
               <tr key={item} className={`border-b border-rule ${loses ? "bg-catkin/40" : ""}`}>
                 <td className="py-1">
-                  <Link prefetch={false} href={`/item/${item}`} className="hover:underline">
+                  <Link prefetch={false} href={itemPath(item)} className="hover:underline">
                     {name}
                   </Link>
                 </td>

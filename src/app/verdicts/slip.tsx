@@ -7,6 +7,7 @@ import { VerbWord } from "@/ui/verb-word";
 import { ArgumentOf } from "./argument-of";
 import { RulingButtons } from "./ruling-buttons";
 import type { SlipData } from "./slip-data";
+import { itemPath } from "@/ui/paths";
 
 interface SlipProps {
   readonly slip: SlipData;
@@ -55,7 +56,7 @@ export function Slip({ slip, heading = true, first = false }: SlipProps) {
             {heading && (
               <strong className="mr-2 text-ink">
                 {item ? (
-                  <Link prefetch={false} href={`/item/${item}`} className="hover:underline">
+                  <Link prefetch={false} href={itemPath(item)} className="hover:underline">
                     {name}
                   </Link>
                 ) : (

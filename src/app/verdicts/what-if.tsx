@@ -9,6 +9,7 @@ import { wearFromNumber, wearNumber } from "@/core/say/words";
 import type { Answer } from "@/ui/answer";
 import { Field, SelectField } from "@/ui/field";
 import { VerbWord } from "@/ui/verb-word";
+import { itemPath } from "@/ui/paths";
 
 /** A verdict that would be another, as much of it as is shown. */
 export interface ToldChange {
@@ -166,7 +167,7 @@ function Supposing({ school: now, next, units, trips, items }: WhatIfProps) {
                   key={id}
                   className="grid gap-x-4 border-b border-rule py-1.5 sm:grid-cols-[14rem_18rem_1fr]"
                 >
-                  <Link prefetch={false} href={`/item/${id}`} className="font-semibold hover:underline">
+                  <Link prefetch={false} href={itemPath(id)} className="font-semibold hover:underline">
                     {name}
                   </Link>
                   <span>

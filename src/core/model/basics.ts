@@ -2,10 +2,14 @@ import { z } from "zod";
 
 /** What the records share: ids, days, names, notes, money, amounts. */
 
-const Id = z
-  .string()
-  .max(80, "Keep the id under 80 characters.")
-  .regex(/^\S+$/, "An id is one word, without spaces.");
+/** What every store and file can hold: no NUL, no half of a character. */
+export const isPlainText = (text: string) => !text.includes("\0") && !/\p{Surrogate}/u.test(text);
+const Text = z.string().refine(isPlainText, "It holds a character that can't be kept. Type it again.");
+
+const Id = Text.max(80, "Keep the id under 80 characters.").regex(
+  /^\S+$/,
+  "An id is one word, without spaces.",
+);
 export const ItemId = Id.brand<"ItemId">();
 export type ItemId = z.infer<typeof ItemId>;
 export const TripId = Id.brand<"TripId">();
@@ -13,15 +17,13 @@ export type TripId = z.infer<typeof TripId>;
 /** A leg keeps its id when legs are added, taken out or put in another order; unique within its trip. */
 export const LegId = Id.brand<"LegId">();
 export type LegId = z.infer<typeof LegId>;
-export const RecordId = z.string().min(1).max(80);
+export const RecordId = Text.min(1).max(80);
 
-export const Day = z.iso.date("Write the date as year-month-day, like 2026-05-14.");
-export const Name = z
-  .string()
-  .trim()
-  .min(1, "Give it a name.")
-  .max(120, "Keep the name under 120 characters.");
-export const Note = z.string().max(4000, "Keep the note under 4000 characters.");
+export const Day = z.iso
+  .date("Write the date as year-month-day, like 2026-05-14.")
+  .refine((day) => day >= "1900" && day < "2200", "Look at the year: 1900 to 2199 are accepted.");
+export const Name = Text.trim().min(1, "Give it a name.").max(120, "Keep the name under 120 characters.");
+export const Note = Text.max(4000, "Keep the note under 4000 characters.");
 export const Money = z
   .number("Write the price as a number.")
   .nonnegative("A price can't be below zero.")

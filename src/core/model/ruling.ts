@@ -21,11 +21,11 @@ export const Ruling = z.object({
       "Ask again after so many more trips with it (without it, of something to add); null: only when something new speaks.",
   }),
   on: Day,
-  trips: z.int().min(0).default(0).meta({
+  trips: z.int().min(0).max(1e6).default(0).meta({
     description:
       "Trips that the item had been on when this was decided; of something to add, all trips walked.",
   }),
-  troubles: z.int().min(0).default(0).meta({
+  troubles: z.int().min(0).max(1e6).default(0).meta({
     description: "Troubles that it had had by then; of something to add, times it had been missed.",
   }),
 });

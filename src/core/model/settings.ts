@@ -50,11 +50,16 @@ export const KindNumbers = z
   .partial();
 export type KindNumbers = z.infer<typeof KindNumbers>;
 
+/** Of a walker, in grams: it is divided by. */
+const LIGHTEST = 20_000;
+const HEAVIEST = 300_000;
+
 export const Settings = z.object({
   units: Units.prefault({}),
   school: SchoolName.default("even"),
   currency: z.string().max(4).default("€"),
-  body: Mass.nullable()
+  body: Mass.refine(({ g }) => g >= LIGHTEST && g <= HEAVIEST, "Between 20 and 300 kg (44 and 660 lb).")
+    .nullable()
     .default(null)
     .meta({ description: "Body weight, for what a load costs in kilocalories; null: 75 kg." }),
   wholeList: z.boolean().default(false).meta({

@@ -7,7 +7,9 @@ export function slug(name: string, taken: ReadonlySet<string>): string {
       .toLowerCase()
       .replace(/[^\p{L}\d]+/gu, "-")
       .replace(/^-|-$/g, "")
-      .slice(0, 60) || "thing";
+      .slice(0, 60)
+      // Not half of a character.
+      .replace(/[\ud800-\udbff]$/, "") || "thing";
   if (!taken.has(plain)) return plain;
   for (let n = 2; ; n++) if (!taken.has(`${plain}-${n}`)) return `${plain}-${n}`;
 }

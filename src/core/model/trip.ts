@@ -21,6 +21,7 @@ export const Leg = z.object({
   nights: z
     .int()
     .min(0)
+    .max(1000)
     .nullable()
     .default(null)
     .meta({ description: "Nights on it; null: from its dates." }),
@@ -52,7 +53,13 @@ export const Trip = z.object({
   name: Name,
   starts: Day,
   ends: Day,
-  nights: z.int().min(0).nullable().default(null).meta({ description: "Nights out; null: from the dates." }),
+  nights: z
+    .int()
+    .min(0)
+    .max(1000)
+    .nullable()
+    .default(null)
+    .meta({ description: "Nights out; null: from the dates." }),
   planned: z.boolean().default(false).meta({ description: "true: not walked yet." }),
   cut: z.boolean().default(false).meta({ description: "Cut short before its time." }),
   legs: z.array(Leg).max(400),

@@ -47,7 +47,7 @@ export function takeOver(
   newer: Item,
   { is, on }: { readonly is: OlderIs; readonly on: string } = { is: "still in use", on: "" },
 ): [older: Item, newer: Item] {
-  const slot = older.slot ?? older.name.slice(0, 60);
+  const slot = older.slot ?? older.name.slice(0, 60).replace(/[\ud800-\udbff]$/, "");
   const gone = is === "still in use" ? {} : { state: is, since: on };
   return [
     { ...older, ...gone, slot },

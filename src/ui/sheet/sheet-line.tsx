@@ -5,6 +5,7 @@ import { Ruler } from "../ruler";
 import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
 import { VerbWord } from "../verb-word";
 import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
+import { itemPath } from "../paths";
 
 /** The stretch of trip columns that is drawn, in pixels and numbers of blocks. */
 export interface Span {
@@ -93,7 +94,7 @@ export const RowLine = memo(function RowLine({
         className="sticky left-0 z-10 flex w-[9.4rem] shrink-0 items-center gap-2 bg-paper pr-2 group-hover/row:bg-leaf-soft sm:w-[15.5rem]"
       >
         <Link
-          href={`/item/${row.id}`}
+          href={itemPath(row.id)}
           prefetch={false}
           className="min-w-0 flex-1 leading-tight hover:underline sm:truncate"
           title={row.name}

@@ -12,6 +12,7 @@ import type { SheetData } from "./sheet-data";
 import { TrailStrip } from "./trail-strip";
 import { useMarking } from "./use-marking";
 import { useMedia, usePrinting } from "./use-media";
+import { itemPath } from "../paths";
 
 const USE_KEYS: Readonly<Record<string, Use>> = { u: "used", h: "hardly", n: "unused" };
 export interface Place {
@@ -121,7 +122,9 @@ export function Sheet({ data }: { data: SheetData }) {
       const cell = { row: rowsOnly[row]?.row, trip: data.trips[trip], column: trip };
       if (cell.row && cell.trip) mark({ ...cell, row: cell.row, trip: cell.trip }, USE_KEYS[event.key]!);
     } else if (event.key === "Enter") {
-      router.push(`/item/${rowsOnly[row]!.row.id}?trip=${data.trips[trip]!.id}`);
+      router.push(
+        `${itemPath(rowsOnly[row]!.row.id)}?${new URLSearchParams({ trip: data.trips[trip]!.id })}`,
+      );
     }
   };
 

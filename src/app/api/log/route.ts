@@ -1,4 +1,4 @@
-import { mkdir, writeFile } from "node:fs/promises";
+import { mkdir, readdir, rm, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { revalidatePath } from "next/cache";
 import { logProblems } from "@/core/ledger/check";
@@ -81,6 +81,18 @@ function newIn(log: Log, here: Log): Log {
   };
 }
 
+/** Copies kept whatever their month. */
+const NEWEST = 10;
+
+/** Of the copies, by their names, those that neither are among the newest nor the last of their month. */
+function staleCopies(names: readonly string[]): string[] {
+  const copies = names.filter((name) => /^before-\d{4}-\d{2}-.*\.json$/.test(name)).sort();
+  const lastOfMonth = new Map(copies.map((name) => [name.slice(0, "before-2026-11".length), name]));
+  return copies
+    .slice(0, -NEWEST)
+    .filter((name) => lastOfMonth.get(name.slice(0, "before-2026-11".length)) !== name);
+}
+
 /** What is about to be replaced, kept beside the data. */
 async function keepCopy(log: Log): Promise<void> {
   const folder = path.join(dataFolder(), "copies");
@@ -89,4 +101,5 @@ async function keepCopy(log: Log): Promise<void> {
     path.join(folder, `before-${new Date().toISOString().replaceAll(":", "-")}.json`),
     writeLogFile(log),
   );
+  for (const old of staleCopies(await readdir(folder))) await rm(path.join(folder, old));
 }

@@ -16,6 +16,8 @@ import { readBook } from "../../book";
 import { EntryForm } from "./entry-form";
 import { RemoveEntry } from "./remove-entry";
 import { WearChart, type WearPoint } from "./wear-chart";
+import { itemPath, tripPath } from "@/ui/paths";
+import { idIn } from "@/app/id-in";
 
 export default async function ItemPage({
   params,
@@ -24,7 +26,7 @@ export default async function ItemPage({
   params: Promise<{ id: string }>;
   searchParams: Promise<{ trip?: string }>;
 }) {
-  const id = ItemId.parse(decodeURIComponent((await params).id));
+  const id = idIn(ItemId, (await params).id);
   const { trip: lit } = await searchParams;
   const { book, judgements } = await readBook();
   const judgement = judgements.find(({ case: { item } }) => item.id === id);
@@ -59,7 +61,7 @@ export default async function ItemPage({
         title={item.name}
         actions={
           <>
-            <Link prefetch={false} href={`/item/${id}/edit`} className="btn">
+            <Link prefetch={false} href={`${itemPath(id)}/edit`} className="btn">
               Edit
             </Link>
             <RetireButton id={id} name={item.name} state={item.state} className="btn" />
@@ -88,7 +90,7 @@ export default async function ItemPage({
               <li key={one.outing.trip.id}>
                 <Link
                   prefetch={false}
-                  href={`/trips/${one.outing.trip.id}`}
+                  href={tripPath(one.outing.trip.id)}
                   title={`${one.outing.trip.name}: ${STROKES[code]}`}
                   className={`flex min-h-9 min-w-7 items-end justify-center pb-1 ${one.outing.trip.id === lit ? "bg-catkin" : "hover:bg-leaf-soft"}`}
                 >
@@ -168,7 +170,7 @@ export default async function ItemPage({
                     <span>
                       <Link
                         prefetch={false}
-                        href={`/trips/${one.outing.trip.id}`}
+                        href={tripPath(one.outing.trip.id)}
                         className="font-semibold hover:underline"
                       >
                         {one.outing.trip.name}
@@ -233,7 +235,7 @@ export default async function ItemPage({
                   const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!;
                   return (
                     <li key={other.id} className="flex justify-between border-b border-rule py-1">
-                      <Link prefetch={false} href={`/item/${other.id}`} className="hover:underline">
+                      <Link prefetch={false} href={itemPath(other.id)} className="hover:underline">
                         {other.name}
                       </Link>
                       <span className="num text-muted">

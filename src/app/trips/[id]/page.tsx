@@ -11,9 +11,11 @@ import { PageHead } from "@/ui/page-head";
 import { Stroke, STROKES } from "@/ui/stroke";
 import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
+import { itemPath, tripPath, unpackPath } from "@/ui/paths";
+import { idIn } from "@/app/id-in";
 
 export default async function TripPage({ params }: { params: Promise<{ id: string }> }) {
-  const id = TripId.parse(decodeURIComponent((await params).id));
+  const id = idIn(TripId, (await params).id);
   const { log, book } = await readBook();
   const trip = log.trips.find((each) => each.id === id);
   if (!trip) notFound();
@@ -43,13 +45,13 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
             {!trip.planned && (
               <Link
                 prefetch={false}
-                href={`/unpack/${trip.id}`}
+                href={unpackPath(trip.id)}
                 className={`btn ${open > 0 ? "btn-leaf" : ""}`}
               >
                 {open > 0 ? `Unpack (${open} left)` : "Go through it again"}
               </Link>
             )}
-            <Link prefetch={false} href={`/trips/${trip.id}/edit`} className="btn">
+            <Link prefetch={false} href={`${tripPath(trip.id)}/edit`} className="btn">
               Edit
             </Link>
           </>
@@ -144,7 +146,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
                     <span>
                       <Link
                         prefetch={false}
-                        href={`/item/${item.id}`}
+                        href={itemPath(item.id)}
                         className="font-semibold hover:underline"
                       >
                         {item.name}
@@ -179,7 +181,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
                 <span className="sr-only">{STROKES[code]}: </span>
                 <Link
                   prefetch={false}
-                  href={`/item/${item.id}`}
+                  href={itemPath(item.id)}
                   className="min-h-6 min-w-0 flex-1 truncate hover:underline"
                 >
                   {item.name}

@@ -16,6 +16,8 @@ import type { Thing } from "./pockets";
 import { Unpack } from "./unpack";
 import type { Way } from "./where-it-was";
 import Link from "next/link";
+import { tripPath } from "@/ui/paths";
+import { idIn } from "@/app/id-in";
 
 export const metadata: Metadata = { title: "Unpack" };
 
@@ -29,7 +31,7 @@ const BED: readonly Job[] = ["sleep warm", "pad"];
 const PATTERN = 8;
 
 export default async function UnpackTripPage({ params }: { params: Promise<{ trip: string }> }) {
-  const id = TripId.parse(decodeURIComponent((await params).trip));
+  const id = idIn(TripId, (await params).trip);
   const { log, book } = await readBook();
   const trip = log.trips.find((each) => each.id === id);
   if (!trip) notFound();
@@ -41,7 +43,7 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
         <Empty
           title="Nothing was packed"
           action={
-            <Link href={`/trips/${trip.id}/edit`} className="btn btn-leaf">
+            <Link href={`${tripPath(trip.id)}/edit`} className="btn btn-leaf">
               Say what went along
             </Link>
           }

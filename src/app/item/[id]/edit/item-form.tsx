@@ -13,6 +13,7 @@ import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { useAnsweredForm } from "@/ui/use-answered-form";
+import { itemPath } from "@/ui/paths";
 
 type FileItem = z.input<typeof Item>;
 
@@ -146,7 +147,7 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
     async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item), sure)),
     () => {
       tellOtherTabs();
-      router.push(`/item/${item.id}`);
+      router.push(itemPath(item.id));
       router.refresh();
     },
   );
@@ -303,7 +304,7 @@ export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (reado
           <button className="btn btn-leaf" disabled={busy}>
             Save
           </button>
-          <Link href={`/item/${item.id}`} className="btn btn-plain">
+          <Link href={itemPath(item.id)} className="btn btn-plain">
             Leave it as it was
           </Link>
         </div>

@@ -5,9 +5,10 @@ import { findItem } from "@/data/items";
 import { PageHead } from "@/ui/page-head";
 import { readBook } from "../../../book";
 import { ItemForm } from "./item-form";
+import { idIn } from "@/app/id-in";
 
 export default async function EditItemPage({ params }: { params: Promise<{ id: string }> }) {
-  const id = ItemId.parse(decodeURIComponent((await params).id));
+  const id = idIn(ItemId, (await params).id);
   const item = await findItem(await store(), id);
   if (!item) notFound();
   const { book } = await readBook();

@@ -7,9 +7,10 @@ import { PageHead } from "@/ui/page-head";
 import { readBook } from "../../../book";
 import { TripForm } from "../../trip-form";
 import { packable, tripValues } from "../../trip-values";
+import { idIn } from "@/app/id-in";
 
 export default async function EditTripPage({ params }: { params: Promise<{ id: string }> }) {
-  const id = TripId.parse(decodeURIComponent((await params).id));
+  const id = idIn(TripId, (await params).id);
   const db = await store();
   const trip = await findTrip(db, id);
   if (!trip) notFound();
