@@ -6,7 +6,11 @@ export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "../src") } },
   test: {
     root: path.resolve(import.meta.dirname, ".."),
-    include: ["src/core/**/*.test.ts", "measure/{practice,told,doing}.test.ts"],
+    include: [
+      "src/core/**/*.test.ts",
+      "src/formats/log-file.test.ts",
+      "measure/{practice,told,doing}.test.ts",
+    ],
     testTimeout: 120_000,
   },
 });

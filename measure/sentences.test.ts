@@ -1,4 +1,6 @@
+import { readFile } from "node:fs/promises";
 import { describe, expect, test } from "vitest";
+import { RULE_WORDS } from "@/core/say/rules";
 import { survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import { SchoolName } from "@/core/model";
@@ -65,4 +67,12 @@ describe("every sentence about the practice kits can be read aloud", () => {
       }
     }
   });
+});
+
+test("every reason stands in the docs, in its sentence, and no other does", async () => {
+  const docs = await readFile("docs/verdicts.md", "utf8");
+  const [, table] = /<!-- reasons -->\n([^]*?)\n<!-- \/reasons -->/.exec(docs)!;
+  expect(table!.split("\n").slice(2)).toEqual(
+    Object.entries(RULE_WORDS).map(([reason, rule]) => `| ${reason} | ${rule.replaceAll("|", "\\|")} |`),
+  );
 });

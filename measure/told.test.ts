@@ -5,6 +5,7 @@ import { survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName } from "@/core/model";
 import { additions } from "@/core/reasons/add";
+import { argue } from "@/core/say/argument";
 import { judgeAll } from "@/core/reasons/judge";
 import { says } from "@/core/say/says";
 import { saysToAdd } from "@/core/say/says-to-add";
@@ -51,3 +52,22 @@ test.each(["lean", "even", "roomy", "wary"] as const)(
     await expect(toldOf(demoLog(), "2026-11-26", school)).toMatchFileSnapshot(approved(`demo-${school}`));
   },
 );
+
+test("the arguments behind what the demo's walker is told", async () => {
+  const book = openBook(demoLog(), "2026-11-26");
+  const surveyed = survey(book);
+  const lines = judgeAll(surveyed).flatMap((judgement) =>
+    judgement.verdicts.map((verdict) => {
+      const { evidence, wanted, worn, worth, flip } = argue(judgement, verdict, surveyed);
+      return [
+        `${judgement.case.item.name}: ${verdict.verb}`,
+        ...evidence.map(({ text, trips }) => `  ${text} [${trips.join(" ")}]`),
+        ...[wanted, ...worn, worth].filter(Boolean).map((line) => `  ${line}`),
+        `  ${flip}`,
+      ].join("\n");
+    }),
+  );
+  await expect(`${lines.join("\n").replaceAll(/[\u00a0\u202f]/g, " ")}\n`).toMatchFileSnapshot(
+    approved("demo-arguments"),
+  );
+}, 60_000);

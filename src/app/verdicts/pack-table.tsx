@@ -6,7 +6,7 @@ import { Folded } from "./folded";
 import { itemPath } from "@/ui/paths";
 
 /** A thing of the last trip's pack, in words. */
-export interface PackLine {
+interface PackLine {
   readonly item: ItemId;
   readonly name: string;
   readonly weight: string;

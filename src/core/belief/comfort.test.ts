@@ -26,6 +26,22 @@ test("what comes back, by Jeffreys' prior", () => {
 describe("down to what an owner sleeps well", () => {
   const label = (celsius: number, means: "comfort" | "limit" | "plain" = "comfort") => ({ celsius, means });
 
+  // "Cool" is neither cold nor right: comfort lies a little above that low, so it is held to both sides.
+  test("a cool night tells more narrowly than a cold one or a right one", () => {
+    const width = (felt: "cool" | "cold" | "right") => {
+      const { low, high } = comfortOf([{ low: 0, felt }], label(0));
+      return high - low;
+    };
+    expect(width("cool")).toBeLessThan(width("cold"));
+    expect(width("cool")).toBeLessThan(width("right"));
+    const { median } = comfortOf(
+      Array.from({ length: 8 }, () => ({ low: 0, felt: "cool" as const })),
+      label(-4),
+    );
+    expect(median).toBeGreaterThanOrEqual(-3);
+    expect(median).toBeLessThanOrEqual(2);
+  });
+
   test("without a night, it is three degrees above the label, give or take four; a limit stands five below comfort", () => {
     const { median, low, high } = comfortOf([], label(2));
     expect(median).toBeCloseTo(5, 0);

@@ -2,11 +2,9 @@ import { CONDITION } from "../trade/kind";
 import { isCritical, type Case } from "./case";
 import { lifeOptions } from "./options";
 
-/** What is best done with a thing that wears, and by how much: the cost of the next best over its own. */
-export interface LifeChoice {
-  readonly best: "go on" | "look" | "replace";
-  readonly margin: number;
-}
+/** What is best done with a thing that wears; of replacing, by how much: what going on costs over what a new one does. */
+export type LifeChoice =
+  { readonly best: "go on" | "look" } | { readonly best: "replace"; readonly margin: number };
 
 /** Graded at this or better, it is quiet until so much more of the wear it had then. Common practice, no source. */
 const SOUND_GRADE = 3;
@@ -26,19 +24,18 @@ const OWN_LIVES = 2;
 export function chooseByLife(one: Case): LifeChoice | null {
   const { left, wearCost, totals, kind, item, book } = one;
   if (!left || !wearCost || left.nextTrip <= 0 || totals.wear <= 0) return null;
-  const { goOn, replaceNow, lookFirst } = lifeOptions(left, wearCost);
   const seasoned = left.worn >= left.median * SEASONED;
-  if (!seasoned || isQuiet(one)) return { best: "go on", margin: Math.min(replaceNow, lookFirst) / goOn };
+  if (!seasoned || isQuiet(one)) return { best: "go on" };
   const seen =
     left.trends.length > 0 || left.lives.filter(({ wornOut }) => wornOut > 0.5).length >= OWN_LIVES;
   const usedUp = left.worn >= NEARLY_USED_UP * (left.worn + left.median);
   const condemns = seen || (isCritical(one) && ((kind.wearsOut && usedUp) || isNeglected(one)));
-  if (replaceNow < goOn && condemns) return { best: "replace", margin: goOn / replaceNow };
   // A look costs next to nothing, and would be asked for at every turn: only where the risk is over the line.
   const worries = left.givesOut > book.rules.tooLikely[item.consequence];
-  if (worries && (lookFirst < Math.min(goOn, replaceNow) || replaceNow < goOn))
-    return { best: "look", margin: goOn / Math.min(lookFirst, replaceNow) };
-  return { best: "go on", margin: Math.min(replaceNow, lookFirst) / goOn };
+  if (!condemns && !worries) return { best: "go on" };
+  const { goOn, replaceNow, lookFirst } = lifeOptions(left, wearCost);
+  if (replaceNow < goOn && condemns) return { best: "replace", margin: goOn / replaceNow };
+  return { best: worries && Math.min(lookFirst, replaceNow) < goOn ? "look" : "go on" };
 }
 
 /** Uses without an answer after which a look that was asked for is not waited for any longer. Common practice, no source. */

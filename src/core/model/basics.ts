@@ -3,7 +3,7 @@ import { z } from "zod";
 /** What the records share: ids, days, names, notes, money, amounts. */
 
 /** What every store and file can hold: no NUL, no half of a character. */
-export const isPlainText = (text: string) => !text.includes("\0") && !/\p{Surrogate}/u.test(text);
+const isPlainText = (text: string) => !text.includes("\0") && !/\p{Surrogate}/u.test(text);
 const Text = z.string().refine(isPlainText, "It holds a character that can't be kept. Type it again.");
 
 const Id = Text.max(80, "Keep the id under 80 characters.").regex(

@@ -58,6 +58,45 @@ describe("a mended thing must meet the weather of its fault again", () => {
   });
 });
 
+describe("a date on the label", () => {
+  // Judged on 24 November 2026.
+  const tablets = (expires: string, planned: object[] = []) =>
+    lead(
+      {
+        items: [{ name: "It", kind: "treatment tablets", expires }],
+        trips: [...trips(1, () => ({ marks: [{ item: "It", use: "used" }] })), ...planned],
+      },
+      "It",
+    );
+  const walk = { name: "Next", starts: "2027-02-01", ends: "2027-02-20", planned: true, distance: "200 km" };
+
+  test("past it they are replaced now, as what is dangerous to lack; near it before the next trip", () => {
+    expect(tablets("2026-11-23")).toMatchObject({
+      reason: "past its date",
+      urgency: "now",
+      sureness: "sure",
+      facts: { falls: "past", daysLeft: -1 },
+      trips: [],
+    });
+    // On its last day it is over, too.
+    expect(tablets("2026-11-24")).toMatchObject({ urgency: "now", facts: { falls: "past", daysLeft: 0 } });
+    expect(tablets("2026-12-20")).toMatchObject({
+      urgency: "before next trip",
+      facts: { falls: "soon", daysLeft: 26 },
+    });
+    expect(tablets("2026-12-30").reason).not.toBe("past its date");
+  });
+
+  test("with a walk planned it is the walk that counts", () => {
+    expect(tablets("2027-02-10", [walk])).toMatchObject({
+      urgency: "before next trip",
+      facts: { falls: "on the trip" },
+    });
+    expect(tablets("2027-02-20", [walk])).toMatchObject({ facts: { falls: "on the trip" } });
+    expect(tablets("2027-02-21", [walk]).reason).not.toBe("past its date");
+  });
+});
+
 describe("what has gone", () => {
   const gone = (kind: string, how: string) =>
     lead(
