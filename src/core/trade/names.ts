@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { Item } from "../model";
 import type { Kind } from "./kind";
 import { KINDS } from "./kinds";
+import { TELLS } from "./tells";
 
 const ALIASES: Readonly<Record<string, string>> = {
   shoes: "trail shoes",
@@ -165,19 +166,28 @@ export function kindOf(item: Pick<Item, "kind">): Kind {
   return found;
 }
 
+/** Names of kinds that are too plain to tell by: much is called a bag, or is for a repair. */
+const TELL_NOTHING: ReadonlySet<string> = new Set([
+  "other",
+  "hobby",
+  "bag",
+  "repair",
+  "battery",
+  "pack",
+  "shelter",
+]);
+
 /** Words of a name that give its kind away, the longest first: "hooded rain shell" is a rain shell. */
-const TELLTALES = [...BY_ID.keys(), ...Object.keys(ALIASES)]
-  .filter(
-    (word) =>
-      !["other", "hobby", "bag", "repair", "battery", "food", "pack", "shelter", "map"].includes(word),
-  )
-  .sort((a, b) => b.length - a.length);
+const TELLTALES: readonly (readonly [word: string, kind: Kind])[] = [
+  ...[...BY_ID.keys(), ...Object.keys(ALIASES)]
+    .filter((word) => !TELL_NOTHING.has(word))
+    .map((word) => [word, findKind(word)!] as const),
+  ...Object.entries(TELLS).flatMap(([kind, words]) => words.map((word) => [word, BY_ID.get(kind)!] as const)),
+].sort(([a], [b]) => b.length - a.length);
 
 /** The kind that a name suggests, or "other". A guess: shown to the owner, who may change it. */
 export function guessKind(name: string): Kind {
   const words = ` ${name.toLowerCase().replace(/[^\p{L}\d-]+/gu, " ")} `;
-  const told =
-    TELLTALES.find((word) => words.includes(` ${word} `)) ??
-    (/ (pack|rucksack) $/.test(words) ? "pack" : "other");
-  return findKind(told)!;
+  const told = TELLTALES.find(([word]) => words.includes(` ${word} `));
+  return told?.[1] ?? BY_ID.get(/ (pack|rucksack)( |$)/.test(words) ? "pack" : "other")!;
 }
