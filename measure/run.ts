@@ -253,5 +253,5 @@ try {
   if (wants("tracks")) await speedOfTracks();
   if (snapshot && wants("sheet")) await smoothness(folder, snapshot);
 } finally {
-  await rm(folder, { recursive: true, force: true });
+  await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
 }

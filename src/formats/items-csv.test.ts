@@ -122,3 +122,61 @@ test.each(["=", "+", "-", "@", "\t", "\r", "\n"])(
     }
   },
 );
+
+test("a real spreadsheet: its title, headings, totals and blank rows are seen for what they are", () => {
+  const text = [
+    "My pack for the islands,,,,",
+    ",,,,",
+    "Item,Category,Qty,Weight (g),Worn",
+    "SHELTER,,,,",
+    "Tunnel tent,Shelter,1,1450,",
+    "Tent pegs,Shelter,8 pcs,96,",
+    "Subtotal,,,1546,",
+    "CLOTHES,,,,",
+    "Wool socks,Clothes,1 pr,72,x",
+    "Sun shirt,Clothes,1,180,yes",
+    ",,,1798,",
+  ].join("\n");
+  const table = readTable(text);
+  if (!table.ok) throw new Error(table.why);
+  const rowsOf = (each: boolean) =>
+    readItems(table.header, table.rows, guessMapping(table.header), new Set(), "g", {
+      start: table.start,
+      each,
+    });
+  const rows = rowsOf(false);
+  expect(rows.map(({ line, name, aside }) => [line, name, aside])).toEqual([
+    [4, "SHELTER", "heading"],
+    [5, "Tunnel tent", null],
+    [6, "Tent pegs", null],
+    [7, "Subtotal", "total"],
+    [8, "CLOTHES", "heading"],
+    [9, "Wool socks", null],
+    [10, "Sun shirt", null],
+    [11, "", "total"],
+  ]);
+  const things = rows.filter(({ aside }) => aside === null);
+  expect(
+    things.map(({ item, several }) => [
+      item!.kind,
+      item!.pieces,
+      item!.load,
+      item!.weights?.[0]?.weight,
+      several,
+    ]),
+  ).toEqual([
+    ["tent", 1, null, "1450 g", false],
+    ["stakes", 8, null, "96 g", true],
+    ["socks", 1, "worn", "72 g", false],
+    ["shirt", 1, "worn", "180 g", false],
+  ]);
+  expect(rowsOf(true).find(({ name }) => name === "Tent pegs")!.item!.weights).toMatchObject([
+    { weight: "768 g" },
+  ]);
+});
+
+test("a column of kinds is meant as such; of a list's own headings the name tells more", () => {
+  const kindOfPot = (column: string) => read(`name,${column}\nPot,stove`)[0]!.item!.kind;
+  expect(kindOfPot("kind")).toBe("stove");
+  expect(kindOfPot("category")).toBe("pot");
+});

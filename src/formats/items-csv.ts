@@ -16,6 +16,8 @@ export const CSV_FIELDS = [
   "acquired",
   "state",
   "note",
+  "worn",
+  "consumable",
 ] as const;
 export type CsvField = (typeof CSV_FIELDS)[number];
 /** For each field the number of its column, if it has one. */
@@ -25,21 +27,45 @@ export type Mapping = Readonly<Partial<Record<CsvField, number>>>;
 export const CSV_LIMIT = 5 * 1024 * 1024;
 
 export type CsvTable =
-  | { readonly ok: true; readonly header: readonly string[]; readonly rows: readonly (readonly string[])[] }
+  | {
+      readonly ok: true;
+      readonly header: readonly string[];
+      readonly rows: readonly (readonly string[])[];
+      /** Lines before the header, which hold no things. */
+      readonly start: number;
+    }
   | { readonly ok: false; readonly why: string };
 
 /** Reads a table as RFC 4180 has it; commas, semicolons and tabs are told apart by themselves. */
 export function readTable(text: string): CsvTable {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: "greedy" });
+  const plain = text.replace(/^\uFEFF/, "");
+  // What parts the cells is guessed from the lines that hold something; the blank ones are kept, as lines are counted.
+  const { delimiter } = Papa.parse<string[]>(plain, { skipEmptyLines: "greedy", preview: 50 }).meta;
+  const { data, errors } = Papa.parse<string[]>(plain, { delimiter });
   const broken = errors.find((error) => error.type === "Quotes");
   if (broken) return { ok: false, why: `Line ${(broken.row ?? 0) + 1}: a quotation mark is not closed.` };
-  const [header, ...rows] = data;
-  if (!header || rows.length === 0)
+  const start = headerIn(data);
+  const [header, ...rows] = data.slice(start);
+  if (!header || rows.every(isBlank))
     return {
       ok: false,
       why: "There are no rows in it. The first line names the columns, each further line is a thing.",
     };
-  return { ok: true, header: header.map((name) => name.trim()), rows };
+  return { ok: true, header: header.map((name) => name.trim()), rows, start };
+}
+
+const isBlank = (row: readonly string[]) => row.every((cell) => cell.trim() === "");
+
+/** Lines among which the one that names the columns is looked for: a list often bears a title. */
+const HEAD_LINES = 12;
+
+/** The first line that names a column for the things and one more; the first line of all where none does. */
+function headerIn(lines: readonly (readonly string[])[]): number {
+  const at = lines.slice(0, HEAD_LINES).findIndex((cells) => {
+    const mapping = guessMapping(cells.map((cell) => cell.trim()));
+    return mapping.name !== undefined && Object.keys(mapping).length > 1;
+  });
+  return Math.max(0, at);
 }
 
 const WORDS: Readonly<Record<CsvField, RegExp>> = {
@@ -53,6 +79,8 @@ const WORDS: Readonly<Record<CsvField, RegExp>> = {
   acquired: /acquired|bought|date|since/i,
   state: /^(state|status)$/i,
   note: /note|comment|remark|description|desc/i,
+  worn: /^worn\b/i,
+  consumable: /^consum/i,
 };
 
 /** Which column holds what, guessed from their names. */
@@ -76,6 +104,10 @@ export interface CsvRow {
   readonly item: Omit<ReturnType<typeof Item.encode>, "id"> | null;
   readonly problem: string | null;
   readonly double: boolean;
+  /** What it is instead of a thing: left out unless it is asked for. */
+  readonly aside: "heading" | "total" | null;
+  /** Several pieces with one weight: of each, or of all? */
+  readonly several: boolean;
   /** More than one thing weighs: to be asked about, not refused. */
   readonly heavy: boolean;
 }
@@ -84,6 +116,7 @@ export interface CsvRow {
  * Reads the rows as items. A weight without a unit takes that of its column's name, of the unit column, or `bareUnit`.
  *
  * @param owned names on the shelf already, in lower case
+ * @param list its units, its first line, and whether the weight of several is that of each
  */
 export function readItems(
   header: readonly string[],
@@ -91,26 +124,33 @@ export function readItems(
   mapping: Mapping,
   owned: ReadonlySet<string>,
   bareUnit: "g" | "oz",
+  { start = 0, each = false }: { readonly start?: number; readonly each?: boolean } = {},
 ): CsvRow[] {
   const seen = new Set(owned);
   const named = /\b(kg|g|oz|lb)\b/i
     .exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]
     ?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
-  return rows.map((row, n): CsvRow => {
+  const last = rows.findLastIndex((row) => !isBlank(row));
+  return rows.flatMap((row, n): CsvRow | [] => {
+    if (isBlank(row)) return [];
     const cell = (field: CsvField) =>
       mapping[field] === undefined ? "" : (row[mapping[field]] ?? "").trim();
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
-    const told = (item: CsvRow["item"], problem: string | null, heavy = false): CsvRow => ({
-      line: n + 2,
+    const aside = asideOf(row, name, mapping, n === last);
+    const told = (item: CsvRow["item"], problem: string | null, more: Partial<CsvRow> = {}): CsvRow => ({
+      line: start + n + 2,
       name,
       item,
       problem,
       double,
-      heavy,
+      aside,
+      several: false,
+      heavy: false,
+      ...more,
     });
-    if (name === "") return told(null, "It has no name.");
+    if (name === "") return told(null, aside ? null : "It has no name.");
     const weight = cell("weight");
     const unit = cell("unit").toLowerCase();
     const mass =
@@ -118,15 +158,26 @@ export function readItems(
         ? null
         : parseMass(/[a-z]/i.test(weight) || unit === "" ? weight : `${weight} ${unit}`, named ?? bareUnit);
     if (mass && !mass.ok) return told(null, `weight “${weight}${unit ? ` ${unit}` : ""}”: ${mass.why}`);
+    const pieces = piecesIn(cell("pieces"));
+    const weighed =
+      mass?.ok && each && pieces > 1
+        ? `${Math.round(mass.value.g * pieces * 10) / 10} g`
+        : mass?.ok
+          ? mass.value.typed
+          : null;
     const kind = cell("kind");
+    const guessed = guessKind(name).id;
+    // A column of kinds is meant as such; of a list's own headings ("kitchen") the name tells more.
+    const isOurs = /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
     const stow = cell("stow").toLowerCase();
     const price = plainNumber(cell("price"));
     const made = Item.omit({ id: true }).safeParse({
       name,
-      weights: mass?.ok ? [{ weight: mass.value.typed }] : [],
-      kind: (kind && findKind(kind)?.id) || guessKind(name).id,
+      weights: weighed === null ? [] : [{ weight: weighed }],
+      kind: isOurs || guessed === "other" ? (kind && findKind(kind)?.id) || guessed : guessed,
       stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
-      pieces: cell("pieces") === "" ? 1 : Number(cell("pieces")),
+      pieces,
+      load: isTicked(cell("worn")) ? "worn" : isTicked(cell("consumable")) ? "consumable" : null,
       price: price === "" ? null : Number(price),
       acquired: cell("acquired") || null,
       state: cell("state").toLowerCase() || "active",
@@ -138,13 +189,35 @@ export function readItems(
       const { path, message } = made.error.issues[0]!;
       return told(null, `${path.join(" ")} “${cell(path[0] as CsvField)}”: ${message}`);
     }
-    return told(
-      Item.omit({ id: true }).encode(made.data),
-      null,
-      isHeavy(made.data.weights.at(-1)?.weight ?? null),
-    );
+    return told(Item.omit({ id: true }).encode(made.data), null, {
+      heavy: isHeavy(made.data.weights.at(-1)?.weight ?? null),
+      several: pieces > 1 && weighed !== null,
+    });
   });
 }
+
+/** Said of a row that adds others up. */
+const TOTAL = /^(grand |sub-?|base |pack |big (three|3) )?(total|sum|subtotal|weight)s?\b|\btotals?:?$/i;
+
+/** A heading has a name and nothing else; a total says so, or stands last with figures and no name. */
+function asideOf(row: readonly string[], name: string, mapping: Mapping, isLast: boolean): CsvRow["aside"] {
+  const others = row.map((cell) => cell.trim()).filter((cell, n) => n !== mapping.name && cell !== "");
+  if (TOTAL.test(name) || (name === "" && others.some((cell) => TOTAL.test(cell)))) return "total";
+  if (name === "") return isLast && others.length > 0 && others.every(isFigure) ? "total" : null;
+  return others.length === 0 && mapping.weight !== undefined ? "heading" : null;
+}
+
+const isFigure = (cell: string) => /^[\d.,\s]+[a-z]{0,5}$/i.test(cell);
+
+/** How many pieces: "3", "x3", "2 pcs"; a pair is one thing. NaN where it is no number. */
+function piecesIn(text: string): number {
+  const plain = text.trim().toLowerCase();
+  if (plain === "") return 1;
+  const match = /^[x×]?\s*(\d+(?:[.,]0+)?)\s*(?:[x×]|pcs?|pieces?|pairs?|pr|sets?|ea)?\.?$/.exec(plain);
+  return match ? Number.parseInt(match[1]!, 10) : Number.NaN;
+}
+
+const isTicked = (text: string) => /^(x|y|yes|true|1|✓|✔|worn|consumable)$/i.test(text.trim());
 
 /** A sum of money without its sign: "€1,200.50", "1.200,50" and "1200,50" are all read; a comma before three digits parts thousands. */
 function plainNumber(text: string): string {
@@ -160,7 +233,7 @@ const FORMULA = /^[=+\-@\t\r\n]/;
 export function writeItems(items: readonly ItemRecord[]): string {
   return `${Papa.unparse(
     {
-      fields: CSV_FIELDS.filter((field) => field !== "unit"),
+      fields: CSV_FIELDS.filter((field) => !["unit", "worn", "consumable"].includes(field)),
       data: items.map(({ name, kind, weights, stow, pieces, price, acquired, state, note }) => [
         name,
         kind,

@@ -28,6 +28,8 @@ const FIELD_NAMES: Record<CsvField, string> = {
   acquired: "Bought on",
   state: "State",
   note: "Note",
+  worn: "Worn",
+  consumable: "Used up",
 };
 
 /** Choose, map, look, keep: all of the good rows go in together, or none do. */
@@ -37,6 +39,8 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const [chosen, setChosen] = useState<Mapping>();
   const [doubles, setDoubles] = useState(false);
   const [sure, setSure] = useState(false);
+  const [asides, setAsides] = useState(false);
+  const [each, setEach] = useState(false);
   const [failed, setFailed] = useState<string>();
   const [busy, start] = useTransition();
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
@@ -44,14 +48,20 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const rows = useMemo(
     () =>
       table?.ok && mapping.name !== undefined
-        ? readItems(table.header, table.rows, mapping, new Set(owned), unit)
+        ? readItems(table.header, table.rows, mapping, new Set(owned), unit, {
+            start: table.start,
+            each,
+          }).map((row) => ({ ...row, out: row.aside !== null && !(asides && row.item !== null) }))
         : [],
-    [table, mapping, owned, unit],
+    [table, mapping, owned, unit, each, asides],
   );
-  const bad = rows.filter((row) => row.problem !== null);
-  const twice = rows.filter((row) => row.problem === null && row.double);
-  const heavy = rows.filter((row) => row.heavy && (doubles || !row.double));
-  const good = rows.flatMap((row) => (row.item !== null && (doubles || !row.double) ? [row.item] : []));
+  const aside = rows.filter((row) => row.aside !== null);
+  const several = rows.filter((row) => row.several && !row.out);
+  const bad = rows.filter((row) => row.problem !== null && !row.out);
+  const twice = rows.filter((row) => row.problem === null && row.double && !row.out);
+  const taken = rows.filter((row) => row.item !== null && !row.out && (doubles || !row.double));
+  const heavy = taken.filter((row) => row.heavy);
+  const good = taken.map((row) => row.item!);
 
   const choose = async (file: File | undefined) => {
     setFailed(undefined);
@@ -142,6 +152,54 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
               {bad.length > 30 && <p>… and {bad.length - 30} more.</p>}
             </div>
           )}
+          {aside.length > 0 && (
+            <label className="flex items-start gap-2 border-l-4 border-rule-strong pl-4">
+              <input
+                type="checkbox"
+                className="mt-1 size-5"
+                checked={asides}
+                onChange={(event) => setAsides(event.target.checked)}
+              />
+              <span>
+                {count(aside.length, "row")} {aside.length === 1 ? "looks" : "look"} like a heading or a total
+                (
+                {aside
+                  .slice(0, 6)
+                  .map((row) => row.name || `line ${row.line}`)
+                  .join(", ")}
+                {aside.length > 6 ? " …" : ""}). Left out, unless you tick this.
+              </span>
+            </label>
+          )}
+          {several.length > 0 && (
+            <fieldset className="border-l-4 border-catkin-strong pl-4">
+              <legend className="float-left mr-3">
+                {count(several.length, "row")} {several.length === 1 ? "has" : "have"} several pieces (
+                {several
+                  .slice(0, 3)
+                  .map((row) => `${row.name} ×${row.item?.pieces}`)
+                  .join(", ")}
+                {several.length > 3 ? " …" : ""}). The weight is that of
+              </legend>
+              {(
+                [
+                  [false, "all of them"],
+                  [true, "each"],
+                ] as const
+              ).map(([value, word]) => (
+                <label key={word} className="mr-4 inline-flex items-center gap-2">
+                  <input
+                    type="radio"
+                    name="several"
+                    className="size-5"
+                    checked={each === value}
+                    onChange={() => setEach(value)}
+                  />
+                  {word}
+                </label>
+              ))}
+            </fieldset>
+          )}
           {twice.length > 0 && (
             <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
               <input
@@ -200,7 +258,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
                   {rows.slice(0, 500).map((row) => (
                     <tr
                       key={row.line}
-                      className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
+                      className={`border-t border-rule ${row.out ? "text-muted line-through" : row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
                     >
                       <td className="num py-0.5">{row.line}</td>
                       <td>{row.name || "–"}</td>
