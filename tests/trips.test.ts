@@ -113,3 +113,41 @@ test("a planned walk is a plan: no marks asked, and it says how long the next tr
     expect(await shoes.innerText()).toMatch(/Almost sure to give out on All the way round/);
     await page.close();
   }));
+
+test("a new trip half typed is kept through a reload and the way back, and forgotten once it is saved", () =>
+  withApp("demo", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/trips/new`);
+    const name = page.getByLabel("Name", { exact: true });
+    await name.fill("Half typed");
+    await page.getByLabel("Distance").fill("31 km");
+    await page.getByRole("radiogroup", { name: "rain" }).getByText("strong").click();
+    await page.getByRole("button", { name: /^As on/ }).click();
+    await page.waitForFunction(() => localStorage.getItem("nettle-new-trip")?.includes("quilt"));
+    await page.reload();
+    await page.getByText("What you had typed of this trip is back.").waitFor();
+    expect(await name.inputValue()).toBe("Half typed");
+    expect(await page.getByLabel("Distance").inputValue()).toBe("31 km");
+    expect(await page.getByRole("radiogroup", { name: "rain" }).getByLabel("strong").isChecked()).toBe(true);
+    expect(await page.getByRole("checkbox", { name: /^Quilt/ }).isChecked()).toBe(true);
+    await page.goto(`${app.url}/shelf`);
+    await page.goBack();
+    await page.getByText("What you had typed of this trip is back.").waitFor();
+    // The first field that is wrong has the focus.
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await expect
+      .poll(() => page.evaluate(() => (document.activeElement as HTMLInputElement).name))
+      .toBe("starts");
+    await page.getByLabel("First day").fill("2026-10-20");
+    await page.getByLabel("Last day").fill("2026-10-21");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByRole("heading", { name: "Unpack Half typed" }).waitFor();
+    await page.goto(`${app.url}/trips/new`);
+    expect(await name.inputValue()).toBe("");
+    await name.fill("Another");
+    await page.waitForFunction(() => localStorage.getItem("nettle-new-trip")?.includes("Another"));
+    await page.reload();
+    await page.getByRole("button", { name: "Start afresh" }).click();
+    expect(await name.inputValue()).toBe("");
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

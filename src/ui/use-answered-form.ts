@@ -30,8 +30,10 @@ export function useAnsweredForm<T extends FieldValues, V>(
       }));
       if (answer.ok) return done(answer.value, form);
       setAsk(answer.ask);
-      for (const [field, message] of Object.entries(answer.fields))
-        form.setError((field || "root") as Path<T>, { message }, { shouldFocus: true });
+      // The first wrong field has the focus.
+      Object.entries(answer.fields).forEach(([field, message], n) =>
+        form.setError((field || "root") as Path<T>, { message }, { shouldFocus: n === 0 }),
+      );
     });
   return { form, ask, submit, busy: form.formState.isSubmitting, wrong: form.formState.errors.root?.message };
 }

@@ -18,6 +18,7 @@ import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { useAnsweredForm } from "@/ui/use-answered-form";
+import { forgetDraft, useDraft } from "@/ui/use-draft";
 import { deleteTrip, saveTrip } from "./actions";
 import { readTrack } from "./read-track";
 import { tripPath, unpackPath } from "@/ui/paths";
@@ -72,6 +73,9 @@ export interface Packable {
   readonly grams: number;
 }
 
+/** Where a new trip is kept in the browser while it is typed. */
+const DRAFT = "nettle-new-trip";
+
 interface TripFormProps {
   readonly id?: TripId;
   readonly values: TripValues;
@@ -87,11 +91,14 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
     values,
     (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure),
     (saved, { getValues }) => {
+      forgetDraft(DRAFT);
       tellOtherTabs();
       router.push(id || getValues("planned") ? tripPath(saved) : unpackPath(saved));
       router.refresh();
     },
   );
+  // A trip that is in the log already is changed there; only a new one is kept while it is typed.
+  const draft = useDraft(id ? null : DRAFT, form);
   const {
     register,
     setValue,
@@ -132,6 +139,14 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
   };
   return (
     <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
+      {draft.restored && (
+        <p role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-catkin-strong pl-4">
+          What you had typed of this trip is back.
+          <button type="button" className="btn" onClick={draft.startAfresh}>
+            Start afresh
+          </button>
+        </p>
+      )}
       <div className="grid gap-4 sm:grid-cols-4">
         <Field label="Name" {...register("name")} error={errors.name?.message} className="sm:col-span-4" />
         <Field label="First day" type="date" {...register("starts")} error={errors.starts?.message} />
@@ -263,6 +278,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
         <button className="btn btn-leaf" disabled={busy}>
           {id ? "Save" : watch("planned") ? "Save the plan" : "Save, and unpack"}
         </button>
+        {!id && <span className="self-center text-sm text-muted">kept in this browser as you type</span>}
         {id && <DeleteTrip id={id} name={values.name} />}
       </div>
     </form>
