@@ -23,7 +23,14 @@ const SHOTS: readonly Shot[] = [
   { name: "tally-phone", path: "/", size: PHONE },
   { name: "unpack", path: "/unpack/sunder-crossing-2026-07-11", size: DESK },
   { name: "unpack-phone", path: "/unpack/sunder-crossing-2026-07-11", size: PHONE },
+  {
+    name: "look-back",
+    path: "/unpack/sunder-crossing-2026-07-11",
+    size: DESK,
+    open: (page) => page.locator("#look-back").evaluate((section) => section.scrollIntoView()),
+  },
   { name: "verdicts", path: "/verdicts", size: DESK },
+  { name: "verdicts-phone", path: "/verdicts", size: PHONE },
   {
     name: "argument",
     path: "/verdicts",
