@@ -1,6 +1,6 @@
 import { Leg, type Carry, type Trip } from "@/core/model";
 import type { Book } from "@/core/ledger/book";
-import type { Packable, TripValues } from "./trip-form";
+import type { Packable, TripValues } from "./trip-form-values";
 
 export const BLANK_TRIP: TripValues = {
   name: "",

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useMemo, useState, useTransition } from "react";
+import { useMemo, useState, useTransition, type ReactNode } from "react";
 import { toast } from "sonner";
 import { count } from "@/core/units/speak";
 import {
@@ -153,23 +153,14 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
             </div>
           )}
           {aside.length > 0 && (
-            <label className="flex items-start gap-2 border-l-4 border-rule-strong pl-4">
-              <input
-                type="checkbox"
-                className="mt-1 size-5"
-                checked={asides}
-                onChange={(event) => setAsides(event.target.checked)}
-              />
-              <span>
-                {count(aside.length, "row")} {aside.length === 1 ? "looks" : "look"} like a heading or a total
-                (
-                {aside
-                  .slice(0, 6)
-                  .map((row) => row.name || `line ${row.line}`)
-                  .join(", ")}
-                {aside.length > 6 ? " …" : ""}). Left out, unless you tick this.
-              </span>
-            </label>
+            <Tick quiet checked={asides} onChange={setAsides}>
+              {count(aside.length, "row")} {aside.length === 1 ? "looks" : "look"} like a heading or a total (
+              {aside
+                .slice(0, 6)
+                .map((row) => row.name || `line ${row.line}`)
+                .join(", ")}
+              {aside.length > 6 ? " …" : ""}). Left out, unless you tick this.
+            </Tick>
           )}
           {several.length > 0 && (
             <fieldset className="border-l-4 border-catkin-strong pl-4">
@@ -201,41 +192,25 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
             </fieldset>
           )}
           {twice.length > 0 && (
-            <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
-              <input
-                type="checkbox"
-                className="mt-1 size-5"
-                checked={doubles}
-                onChange={(event) => setDoubles(event.target.checked)}
-              />
-              <span>
-                {count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already
-                here (
-                {twice
-                  .slice(0, 6)
-                  .map((row) => row.name)
-                  .join(", ")}
-                {twice.length > 6 ? " …" : ""}). Left out, unless you tick this.
-              </span>
-            </label>
+            <Tick checked={doubles} onChange={setDoubles}>
+              {count(twice.length, "row")} {twice.length === 1 ? "names a thing" : "name things"} already here
+              (
+              {twice
+                .slice(0, 6)
+                .map((row) => row.name)
+                .join(", ")}
+              {twice.length > 6 ? " …" : ""}). Left out, unless you tick this.
+            </Tick>
           )}
           {heavy.length > 0 && (
-            <label className="flex items-start gap-2 border-l-4 border-catkin-strong pl-4">
-              <input
-                type="checkbox"
-                className="mt-1 size-5"
-                checked={sure}
-                onChange={(event) => setSure(event.target.checked)}
-              />
-              <span>
-                {heavy
-                  .slice(0, 6)
-                  .map((row) => `${row.name}: ${row.item?.weights?.at(-1)?.weight}`)
-                  .join(", ")}
-                {heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend
-                it above.
-              </span>
-            </label>
+            <Tick checked={sure} onChange={setSure}>
+              {heavy
+                .slice(0, 6)
+                .map((row) => `${row.name}: ${row.item?.weights?.at(-1)?.weight}`)
+                .join(", ")}
+              {heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend
+              it above.
+            </Tick>
           )}
           {rows.length > 0 && (
             <div
@@ -282,5 +257,32 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
         </>
       )}
     </div>
+  );
+}
+
+/** Something left out or doubtful, and the tick that takes it. */
+function Tick({
+  checked,
+  onChange,
+  quiet = false,
+  children,
+}: {
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  quiet?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <label
+      className={`flex items-start gap-2 border-l-4 pl-4 ${quiet ? "border-rule-strong" : "border-catkin-strong"}`}
+    >
+      <input
+        type="checkbox"
+        className="mt-1 size-5"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span>{children}</span>
+    </label>
   );
 }

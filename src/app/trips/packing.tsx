@@ -1,0 +1,135 @@
+"use client";
+
+import { useMemo } from "react";
+import type { ItemId } from "@/core/model";
+import { count, sayMass, type Units } from "@/core/units/speak";
+import { STOW_NAMES } from "@/ui/sheet/arrange";
+import type { Packable, TripValues } from "./trip-form-values";
+
+interface PackingProps {
+  readonly shelf: readonly Packable[];
+  /** The last trip's list, to start from. */
+  readonly last: { readonly name: string; readonly items: readonly ItemId[] } | null;
+  readonly units: Units;
+  readonly legs: readonly string[];
+  readonly packed: TripValues["packed"];
+  readonly error: string | undefined;
+  readonly onPack: (packed: TripValues["packed"]) => void;
+}
+
+/** What was in the pack: ticked, and on which legs. */
+export function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingProps) {
+  const chosen = shelf.filter((item) => packed[item.id] !== undefined);
+  const groups = useMemo(
+    () =>
+      [...new Set(shelf.map((item) => item.stow))].map(
+        (stow) => [stow, shelf.filter((item) => item.stow === stow)] as const,
+      ),
+    [shelf],
+  );
+  const all = (ids: readonly string[]) =>
+    onPack(Object.fromEntries(ids.map((item) => [item, packed[item] ?? "all"])));
+  return (
+    <fieldset>
+      <legend className="mb-1 font-head text-lg font-bold">What went along</legend>
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        {last && (
+          <button type="button" className="btn" onClick={() => all(last.items)}>
+            As on {last.name}
+          </button>
+        )}
+        <button type="button" className="btn" onClick={() => all(shelf.map((item) => item.id))}>
+          Everything
+        </button>
+        <button type="button" className="btn btn-plain" onClick={() => all([])}>
+          Nothing
+        </button>
+        <span role="status" className="text-muted">
+          {count(chosen.length, "thing")},{" "}
+          {sayMass(
+            chosen.reduce((sum, item) => sum + item.grams, 0),
+            units,
+          )}
+        </span>
+      </div>
+      {error && (
+        <p role="alert" className="error">
+          {error}
+        </p>
+      )}
+      {shelf.length === 0 && (
+        <p className="text-muted">
+          The shelf is empty. Save the trip, put things on the shelf, and come back.
+        </p>
+      )}
+      <div className="columns-1 gap-8 sm:columns-2">
+        {groups.map(([stow, items]) => (
+          <div key={stow} className="mb-3 break-inside-avoid">
+            <p className="border-b border-rule-strong font-head text-sm font-bold">{STOW_NAMES[stow]}</p>
+            {items.map((item) => (
+              <div key={item.id} className="flex items-center gap-2 border-b border-rule">
+                <label className="flex min-h-8 flex-1 items-center gap-2 pointer-coarse:min-h-11">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={packed[item.id] !== undefined}
+                    onChange={(event) =>
+                      onPack({ ...packed, [item.id]: event.target.checked ? "all" : undefined })
+                    }
+                  />
+                  {item.name}
+                </label>
+                {legs.length > 1 && packed[item.id] !== undefined && (
+                  <LegPicks
+                    name={item.name}
+                    legs={legs}
+                    value={packed[item.id]!}
+                    onChange={(value) => onPack({ ...packed, [item.id]: value })}
+                  />
+                )}
+              </div>
+            ))}
+          </div>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** From leg to leg: sent home on the way, or bought on it. */
+/** The legs that a thing was carried on, each to be pressed: any of them, not only one stretch. */
+function LegPicks({
+  name,
+  legs,
+  value,
+  onChange,
+}: {
+  name: string;
+  legs: readonly string[];
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const on = new Set(value === "all" ? legs : value.split(","));
+  const press = (leg: string) => {
+    const next = legs.filter((each) => (each === leg ? !on.has(each) : on.has(each)));
+    if (next.length > 0) onChange(next.length === legs.length ? "all" : next.join(","));
+  };
+  return (
+    <span role="group" aria-label={`${name}: legs`} className="flex items-center gap-0.5 text-sm text-muted">
+      {legs.map((leg, n) => (
+        <button
+          key={leg}
+          type="button"
+          aria-label={`leg ${n + 1}`}
+          aria-pressed={on.has(leg)}
+          onClick={() => press(leg)}
+          className={`num min-h-7 min-w-6 border px-1 pointer-coarse:min-h-11 pointer-coarse:min-w-9 ${on.has(leg) ? "border-leaf bg-leaf text-on-leaf" : "border-rule bg-sheet"}`}
+        >
+          {n + 1}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** Removing a trip takes its marks along and can't be undone, so here it asks. */
