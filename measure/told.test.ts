@@ -61,7 +61,7 @@ test("the arguments behind what the demo's walker is told", async () => {
       const { evidence, wanted, worn, worth, flip } = argue(judgement, verdict, surveyed);
       return [
         `${judgement.case.item.name}: ${verdict.verb}`,
-        ...evidence.map(({ text, trips }) => `  ${text} [${trips.join(" ")}]`),
+        ...evidence.map(({ text, trips }) => `  ${text} [${trips.map(({ name }) => name).join(", ")}]`),
         ...[wanted, ...worn, worth].filter(Boolean).map((line) => `  ${line}`),
         `  ${flip}`,
       ].join("\n");

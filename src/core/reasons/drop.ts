@@ -127,9 +127,11 @@ function anotherDidIt(one: Case): Finding | null {
 /** Refused as awkward or uncomfortable, though called for. */
 function disliked(one: Case): Finding | null {
   const told = one.told("disliked");
-  const { use, item } = one;
+  const { use, item, marked } = one;
   if (!speaks(told, one) || told.chances < use.taken || item.rules.contents || callerAmong(one).caller)
     return null;
+  // Taken up again since, it is not refused any more.
+  if (marked.at(-1)?.mark.use === "used") return null;
   const why = told.marks.at(-1)!.mark.why!;
   return found({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),

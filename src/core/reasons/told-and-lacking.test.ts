@@ -32,6 +32,18 @@ describe("a complaint is let go of", () => {
   });
 });
 
+test("left unused as awkward it is to be left; taken up again since, it is not", () => {
+  const umbrella = (last: object) =>
+    lead(
+      one({ kind: "umbrella" }, 2, (at) => (at === 0 ? { use: "unused", why: "awkward" } : last), {
+        conditions: { rain: "some" },
+      }),
+      "It",
+    );
+  expect(umbrella({ use: "unused", why: "awkward" })).toMatchObject({ verb: "drop", reason: "disliked" });
+  expect(umbrella({ use: "used" }).verb).not.toBe("drop");
+});
+
 describe("a mended thing must meet the weather of its fault again", () => {
   const shell = (symptom: string, after: readonly object[]) => ({
     items: [{ name: "It", kind: "rain shell" }],

@@ -1,5 +1,5 @@
 import type { Item } from "../model";
-import { slug } from "../model/slug";
+import { cutTo, slug } from "../model/slug";
 import { kindOf } from "../trade/names";
 import type { ParsedLine } from "./parse-line";
 
@@ -47,7 +47,7 @@ export function takeOver(
   newer: Item,
   { is, on }: { readonly is: OlderIs; readonly on: string } = { is: "still in use", on: "" },
 ): [older: Item, newer: Item] {
-  const slot = older.slot ?? older.name.slice(0, 60).replace(/[\ud800-\udbff]$/, "");
+  const slot = older.slot ?? cutTo(60, older.name);
   const gone = is === "still in use" ? {} : { state: is, since: on };
   return [
     { ...older, ...gone, slot },
