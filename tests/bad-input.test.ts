@@ -22,7 +22,7 @@ test("a trip's form says what is wrong by the field and keeps what was typed", (
     expect(await page.getByLabel("Distance").getAttribute("aria-invalid")).toBe("true");
     await page.getByLabel("Distance").fill("62");
     await save.click();
-    await page.getByText("before it starts on 2026-10-09").waitFor();
+    await page.getByText("before it starts on 9 October 2026").waitFor();
     await page.getByLabel("Last day").fill("2026-10-10");
     await page.getByLabel("Nights").fill("9");
     await save.click();
@@ -45,7 +45,7 @@ test("a trip's form says what is wrong by the field and keeps what was typed", (
     await page.getByLabel("Last day").fill("2026-09-14");
     await page.getByLabel("Distance").fill("20 km");
     await save.click();
-    await page.getByText("Saltpan again (2026-09-12 to 2026-09-15) covers some of these days").waitFor();
+    await page.getByText("Saltpan again (12–15 September 2026) covers some of these days").waitFor();
     await page.close();
   }));
 

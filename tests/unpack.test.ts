@@ -381,13 +381,13 @@ test("the nights and what came home are told at the end, refused where they can'
     const addHome = page.getByRole("button", { name: "Add what came home" });
     await page.getByLabel("Of what").fill("Oats");
     await page.getByLabel("Went out").fill("1.2 kg");
-    await page.getByLabel("Came back").fill("300 g");
+    await page.getByLabel("Came back").fill("300 ml");
     await addHome.tap();
     await page.getByText("Say it in kg, like what went out.").waitFor();
     await page.getByLabel("Came back").fill("2");
     await addHome.tap();
     await page.getByText("More than went out.").waitFor();
-    await page.getByLabel("Came back").fill("0.3");
+    await page.getByLabel("Came back").fill("300 g");
     await addHome.tap();
     await page.getByText("0.3 of 1.2 kg").waitFor();
     await expect

@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import { isHeavy } from "@/core/ledger/check";
 import { findKind, guessKind } from "@/core/trade/names";
 import { Item, STOWS, type Item as ItemRecord } from "@/core/model";
-import { parseMass } from "@/core/units/quantity";
+import { parseMass, parseNumber } from "@/core/units/quantity";
 
 /** Columns that a list may have, in the order they are written. */
 export const CSV_FIELDS = [
@@ -96,10 +96,15 @@ export function guessMapping(header: readonly string[]): Mapping {
   );
 }
 
+/** Cells of a row that are mended in the preview, in place of what the list has. */
+export type Mends = ReadonlyMap<number, Readonly<Partial<Record<CsvField, string>>>>;
+
 /** What one row comes to. Lines count from 1, the header being line 1. */
 export interface CsvRow {
   readonly line: number;
   readonly name: string;
+  /** As it is written, or as it is read where it can be. */
+  readonly weight: string;
   /** In the shape of an item in a file, without its id. */
   readonly item: Omit<ReturnType<typeof Item.encode>, "id"> | null;
   readonly problem: string | null;
@@ -116,7 +121,7 @@ export interface CsvRow {
  * Reads the rows as items. A weight without a unit takes that of its column's name, of the unit column, or `bareUnit`.
  *
  * @param owned names on the shelf already, in lower case
- * @param list its units, its first line, and whether the weight of several is that of each
+ * @param list its first line, whether the weight of several is that of each, and cells mended since, by line
  */
 export function readItems(
   header: readonly string[],
@@ -124,24 +129,29 @@ export function readItems(
   mapping: Mapping,
   owned: ReadonlySet<string>,
   bareUnit: "g" | "oz",
-  { start = 0, each = false }: { readonly start?: number; readonly each?: boolean } = {},
+  {
+    start = 0,
+    each = false,
+    mends,
+  }: { readonly start?: number; readonly each?: boolean; readonly mends?: Mends } = {},
 ): CsvRow[] {
   const seen = new Set(owned);
-  const named = /\b(kg|g|oz|lb)\b/i
-    .exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]
-    ?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
+  const named = unitNamed(header, mapping);
   const last = rows.findLastIndex((row) => !isBlank(row));
   return rows.flatMap((row, n): CsvRow | [] => {
     if (isBlank(row)) return [];
+    const line = start + n + 2;
+    const mended = mends?.get(line) ?? {};
     const cell = (field: CsvField) =>
-      mapping[field] === undefined ? "" : (row[mapping[field]] ?? "").trim();
+      (mended[field] ?? (mapping[field] === undefined ? "" : (row[mapping[field]] ?? ""))).trim();
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
     const aside = asideOf(row, name, mapping, n === last);
     const told = (item: CsvRow["item"], problem: string | null, more: Partial<CsvRow> = {}): CsvRow => ({
-      line: start + n + 2,
+      line,
       name,
+      weight: item?.weights?.at(-1)?.weight?.toString() ?? cell("weight"),
       item,
       problem,
       double,
@@ -168,9 +178,10 @@ export function readItems(
     const kind = cell("kind");
     const guessed = guessKind(name).id;
     // A column of kinds is meant as such; of a list's own headings ("kitchen") the name tells more.
-    const isOurs = /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
+    const isOurs =
+      mended.kind !== undefined ||
+      /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
     const stow = cell("stow").toLowerCase();
-    const price = plainNumber(cell("price"));
     const made = Item.omit({ id: true }).safeParse({
       name,
       weights: weighed === null ? [] : [{ weight: weighed }],
@@ -178,7 +189,7 @@ export function readItems(
       stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
       pieces,
       load: isTicked(cell("worn")) ? "worn" : isTicked(cell("consumable")) ? "consumable" : null,
-      price: price === "" ? null : Number(price),
+      price: sumOfMoney(cell("price")),
       acquired: cell("acquired") || null,
       state: cell("state").toLowerCase() || "active",
       note: [cell("note"), kind && !findKind(kind) ? `kind in the list: ${kind}` : ""]
@@ -194,6 +205,30 @@ export function readItems(
       several: pieces > 1 && weighed !== null,
     });
   });
+}
+
+/** The unit that the column of weights bears in its name. */
+const unitNamed = (header: readonly string[], mapping: Mapping) =>
+  /\b(kg|g|oz|lb)\b/i
+    .exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]
+    ?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
+
+/** The owner's unit that a list is written in: by its column's name, else by most of its weights; null where none is told. */
+export function unitOfList(
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  mapping: Mapping,
+): "g" | "oz" | null {
+  const named = unitNamed(header, mapping);
+  if (named) return named === "g" || named === "kg" ? "g" : "oz";
+  const cells = rows.map((row) =>
+    [mapping.weight, mapping.unit]
+      .map((column) => (column === undefined ? "" : (row[column] ?? "")))
+      .join(" "),
+  );
+  const metric = cells.filter((cell) => /\b(k?g|grams?|kilos?)\b|\d\s*k?g\b/i.test(cell)).length;
+  const imperial = cells.filter((cell) => /(oz|ounces?|lbs?|pounds?)\b/i.test(cell)).length;
+  return metric === imperial ? null : metric > imperial ? "g" : "oz";
 }
 
 /** Said of a row that adds others up. */
@@ -219,12 +254,8 @@ function piecesIn(text: string): number {
 
 const isTicked = (text: string) => /^(x|y|yes|true|1|✓|✔|worn|consumable)$/i.test(text.trim());
 
-/** A sum of money without its sign: "€1,200.50", "1.200,50" and "1200,50" are all read; a comma before three digits parts thousands. */
-function plainNumber(text: string): string {
-  const bare = text.replace(/[^\d.,-]/g, "");
-  if (/^-?\d{1,3}(,\d{3})+(\.\d+)?$/.test(bare)) return bare.replaceAll(",", "");
-  return (/^-?\d{1,3}(\.\d{3})+,\d+$/.test(bare) ? bare.replaceAll(".", "") : bare).replace(",", ".");
-}
+/** A sum of money without its sign: "€1,200.50"; null where the cell is blank. */
+const sumOfMoney = (text: string) => parseNumber(text.replace(/[^\d.,-]/g, ""));
 
 /** What a spreadsheet would run: the package's own pattern misses a cell that goes on in a second line. */
 const FORMULA = /^[=+\-@\t\r\n]/;

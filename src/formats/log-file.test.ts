@@ -76,7 +76,7 @@ test.each([
   [file({ items: [{ name: "Mug", kind: "mug", weight: "3 stone" }] }), /not a unit/],
   [
     file({ trips: [{ starts: "2026-05-03", ends: "2026-05-01", distance: "5 km" }] }),
-    /trips \[1\] ends: It ends on 2026-05-01, before it starts/,
+    /trips \[1\] ends: It ends on 1 May 2026, before it starts/,
   ],
   [
     file({ trips: [{ starts: "2026-05-01", ends: "2026-05-02", nights: 9, distance: "5 km" }] }),

@@ -3,7 +3,8 @@ import { expect, test } from "vitest";
 import { Stroke, StrokeLine, STROKES, type StrokeCode } from "./stroke";
 
 const CODES = Object.keys(STROKES) as StrokeCode[];
-const line = (codes: string) => renderToStaticMarkup(<StrokeLine codes={codes} cell={20} height={25} />);
+const line = (codes: string) =>
+  renderToStaticMarkup(<StrokeLine seams={[]} codes={codes} cell={20} height={25} />);
 const paths = (markup: string) => [...markup.matchAll(/ d="([^"]+)"/g)].map(([, d]) => d!);
 
 test("every mark has a shape of its own: none is told from another by colour alone", () => {

@@ -163,10 +163,13 @@ export function Stroke({
 /** The strokes of a whole row in one picture, each in its cell: drawn once, however far it is scrolled. */
 export const StrokeLine = memo(function StrokeLine({
   codes,
+  seams,
   cell,
   height,
 }: {
   codes: string;
+  /** Columns before which something was done to the thing: a service, a repair. */
+  seams: readonly number[];
   cell: number;
   height: number;
 }) {
@@ -180,6 +183,13 @@ export const StrokeLine = memo(function StrokeLine({
       strokeLinecap="round"
     >
       <g transform={`translate(0 ${height - 23})`}>
+        {seams.length > 0 && (
+          <path
+            className="fill-stem"
+            stroke="none"
+            d={seams.map((column) => `M${Math.max(2.5, column * cell)} 10.5l2.5 3-2.5 3-2.5-3z`).join("")}
+          />
+        )}
         <Strokes
           placed={Array.from(codes, (code, n) => ({ code: code as StrokeCode, x: n * cell + cell / 2 - 8 }))}
         />

@@ -1,8 +1,9 @@
 import type { Book } from "@/core/ledger/book";
-import type { Trigger } from "@/core/model";
+import type { ItemId, Trigger } from "@/core/model";
 import { distanceNumber, sayMass } from "@/core/units/speak";
 import type { Left } from "@/core/belief/life";
 import type { Judgement, Verdict } from "@/core/reasons/judge";
+import { sayEntry } from "@/core/say/mark";
 import { says } from "@/core/say/says";
 import { sayLeft } from "@/core/say/words";
 import type { SheetData, SheetRow } from "@/ui/sheet/sheet-data";
@@ -47,6 +48,7 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
           grams: state === "active" ? (item.weight?.g ?? 0) : 0,
           weight: item.weight ? sayMass(item.weight.g, units) : "–",
           strokes: strokes.join(""),
+          seams: seamsOf(book, item.id),
           metres: totals.used.metres,
           distance: distanceNumber(totals.used.metres, units),
           nights: Math.round(totals.used.nights),
@@ -63,6 +65,17 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
         };
       }),
   };
+}
+
+/** What was done to a thing between trips, by the column of the next trip. */
+function seamsOf({ outings, entriesOf }: Book, item: ItemId): Record<number, string> {
+  const seams: Record<number, string> = {};
+  for (const entry of entriesOf(item)) {
+    const next = outings.findIndex(({ trip }) => trip.starts >= entry.on);
+    const column = next < 0 ? outings.length : next;
+    seams[column] = [seams[column], sayEntry(entry)].filter(Boolean).join("; ");
+  }
+  return seams;
 }
 
 /** The ruler reddens where the verdict says so, not at a line of its own. */

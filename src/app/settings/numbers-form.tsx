@@ -2,6 +2,8 @@
 
 import { useState } from "react";
 import { KINDS } from "@/core/trade/kinds";
+import { findKind } from "@/core/trade/names";
+import { capital, listWords } from "@/core/units/speak";
 import { whenServiced } from "@/core/say/services";
 import type { Kind } from "@/core/trade/kind";
 import { Consequence, Terrain, type KindNumbers, type Settings } from "@/core/model";
@@ -9,7 +11,7 @@ import { TERRAIN_WEAR } from "@/core/trade/ground";
 import { TOO_LIKELY } from "@/core/trade/rules";
 import { SCHOOLS } from "@/core/trade/schools";
 import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
-import { SelectField } from "@/ui/field";
+import { Field } from "@/ui/field";
 import { OwnNumber } from "./own-number";
 
 /** What the owner's own lives of a kind come to, in its wear unit. */
@@ -32,14 +34,30 @@ const HEAD = "mb-2 border-b-2 border-ink pb-1 text-lg";
 
 /** The numbers of the trade, each with its default and source, that an owner may put their own in place of. */
 export function NumbersForm(props: NumbersFormProps) {
+  const changed = changedIn(props.settings);
   return (
     <>
+      <p className={changed.length > 0 ? "border-l-4 border-stem pl-4" : "hint"}>
+        {changed.length > 0
+          ? `Changed by you: ${listWords(changed)}. Everything else is the trade's own.`
+          : "Below are the trade's own numbers. You have changed none of them."}
+      </p>
       <SchoolNumbers {...props} />
       <Limits {...props} />
       <KindNumbersOf {...props} />
     </>
   );
 }
+
+/** Where the owner has put numbers of their own, in words. */
+const changedIn = ({ schools, giveOut, terrain, kinds }: Settings): string[] => [
+  ...Object.entries(schools)
+    .filter(([, lines]) => Object.values(lines ?? {}).some((line) => line !== undefined))
+    .map(([school]) => `the ${school} school's lines`),
+  ...Object.entries(giveOut).flatMap(([what, limit]) => (limit === undefined ? [] : `the limit for ${what}`)),
+  ...Object.entries(terrain).flatMap(([ground, wear]) => (wear === undefined ? [] : `wear on ${ground}`)),
+  ...Object.keys(kinds),
+];
 
 function SchoolNumbers({ settings, errors, keep }: NumbersFormProps) {
   const { school } = settings;
@@ -187,14 +205,9 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
         Rules of thumb, common practice, with no published source. Your own log bends them as things wear out,
         without being asked; change a number here where you know better from the start.
       </p>
-      <div className="flex flex-wrap items-end gap-4">
-        <SelectField
-          label="Kind"
-          value={id}
-          onChange={(event) => setId(event.target.value)}
-          className="w-64"
-          options={WEARING.map((each) => [each.id, settings.kinds[each.id] ? `${each.id} (yours)` : each.id])}
-        />
+      <KindPicker settings={settings} picked={id} onPick={setId} />
+      <div className="mt-4 flex flex-wrap items-center gap-4">
+        <h3 className="font-head text-lg font-bold">{capital(id)}</h3>
         {settings.kinds[id] && (
           <button type="button" className="btn" onClick={() => keep({ ...settings, kinds: others })}>
             Reset {id}
@@ -276,6 +289,56 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
         />
       )}
     </section>
+  );
+}
+
+/** Kinds that fit what is typed, those with numbers of the owner's own first and marked. */
+function KindPicker({
+  settings,
+  picked,
+  onPick,
+}: {
+  settings: Settings;
+  picked: string;
+  onPick: (id: string) => void;
+}) {
+  const [typed, setTyped] = useState("");
+  const sought = typed.trim().toLowerCase();
+  const meant = sought === "" ? null : findKind(sought)?.id;
+  const fits = WEARING.filter(({ id }) => id.includes(sought) || id === meant);
+  const [own, others] = [
+    fits.filter(({ id }) => settings.kinds[id]),
+    fits.filter(({ id }) => !settings.kinds[id]),
+  ];
+  return (
+    <div>
+      <Field
+        label="Find a kind"
+        type="search"
+        className="max-w-xs"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => {
+          const first = own[0] ?? others[0];
+          if (event.key === "Enter" && first) onPick(first.id);
+        }}
+      />
+      <div role="group" aria-label="Kinds" className="mt-2 flex max-h-40 flex-wrap gap-1 overflow-y-auto">
+        {[...own, ...others].map(({ id }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={id === picked}
+            className={`min-h-8 border px-2 text-sm pointer-coarse:min-h-11 ${id === picked ? "border-leaf bg-leaf text-on-leaf" : settings.kinds[id] ? "border-stem bg-sheet font-semibold text-stem" : "border-rule bg-sheet"}`}
+            onClick={() => onPick(id)}
+          >
+            {id}
+            {settings.kinds[id] && " · yours"}
+          </button>
+        ))}
+        {fits.length === 0 && <p className="hint">No kind that wears is called that.</p>}
+      </div>
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 "use client";
 
+import { parseNumber } from "@/core/units/quantity";
 import { useState } from "react";
 import { Field } from "@/ui/field";
 
@@ -26,13 +27,13 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
     setTyped(shown);
   }
   const keep = (value: string) => {
-    const number = value.trim() === "" ? undefined : Number(value.replace(",", "."));
+    const number = parseNumber(value) ?? undefined;
     if (Number.isNaN(number)) return setWrong("Write a number, or leave it blank for the default.");
     setWrong(undefined);
     if (value !== shown) onKeep(number);
   };
   return (
-    <div>
+    <div className={own === undefined ? "" : "border-l-4 border-stem pl-2"}>
       <Field
         label={label}
         inputMode="decimal"

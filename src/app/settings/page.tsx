@@ -6,6 +6,7 @@ import { kaplanMeier } from "@/core/belief/kaplan-meier";
 import { wornOutOf, type Life } from "@/core/belief/life-belief";
 import { fitWeibull, weibullMedian } from "@/core/belief/weibull-fit";
 import { readBook } from "../book";
+import { schoolEffects } from "./school-effects";
 import { Everything } from "./everything";
 import type { OwnLives } from "./numbers-form";
 import { SettingsForm } from "./settings-form";
@@ -13,7 +14,7 @@ import { SettingsForm } from "./settings-form";
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  const { log, surveyed } = await readBook();
+  const { log, surveyed, judgements } = await readBook();
   const lives = Object.fromEntries(
     [...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]),
   );
@@ -22,7 +23,12 @@ export default async function SettingsPage() {
     <>
       <PageHead title="Settings" />
       <div className="max-w-4xl space-y-8 pb-10">
-        <SettingsForm settings={log.settings} theme={theme} lives={lives} />
+        <SettingsForm
+          settings={log.settings}
+          theme={theme}
+          lives={lives}
+          effects={schoolEffects(log, judgements)}
+        />
         <Everything owned={log.items.length} />
         <section id="strokes" aria-labelledby="strokes-title">
           <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">

@@ -1,9 +1,9 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useOptimistic, useState, useTransition } from "react";
+import { Suspense, use, useOptimistic, useState, useTransition } from "react";
 import { toast } from "sonner";
-import type { Settings } from "@/core/model";
+import type { SchoolName, Settings } from "@/core/model";
 import { SCHOOLS } from "@/core/trade/schools";
 import { percent } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
@@ -16,10 +16,13 @@ export function SettingsForm({
   settings,
   theme,
   lives,
+  effects,
 }: {
   settings: Settings;
   theme: string;
   lives: Readonly<Record<string, OwnLives>>;
+  /** What each school would change, in words; it takes a judgement of the whole log for each. */
+  effects: Promise<Readonly<Record<SchoolName, string>>>;
 }) {
   const router = useRouter();
   const [kept, setKept] = useState(settings);
@@ -135,7 +138,12 @@ export function SettingsForm({
                 />
                 <span className="font-head text-lg font-bold">{name}</span>{" "}
                 <span className="text-muted">{motto}</span>
-                <span className="mt-1 block text-sm">
+                <span className="mt-1 block" data-effect={name}>
+                  <Suspense fallback={<span className="text-muted">Asking the log …</span>}>
+                    <Effect of={name} effects={effects} />
+                  </Suspense>
+                </span>
+                <span className="mt-1 block text-sm text-muted">
                   Leave it when it is four to one that it is used on fewer than {percent(dropLine)} of the
                   chances that call for it. Backups for a critical job: {backups}
                   {backupsLightWater !== backups && `, ${backupsLightWater} for light and water`}. Worth asked
@@ -149,4 +157,8 @@ export function SettingsForm({
       <NumbersForm settings={kept} lives={lives} errors={errors} keep={keep} />
     </div>
   );
+}
+
+function Effect({ of, effects }: { of: SchoolName; effects: Promise<Readonly<Record<SchoolName, string>>> }) {
+  return use(effects)[of];
 }

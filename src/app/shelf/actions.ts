@@ -10,7 +10,7 @@ import { slug } from "@/core/model/slug";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
-import { readSettings } from "@/data/settings";
+import { readSettings, saveSettings } from "@/data/settings";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
 
@@ -27,6 +27,7 @@ export async function addLine(
   const { units } = await readSettings(db);
   const parsed = parseLine(line, units.weight);
   if (parsed.name === "") return refuse({ line: "Give it a name, like: rain shell 312 g lid." });
+  if (parsed.wrong) return refuse({ line: parsed.wrong });
   const taken = await allItems(db);
   const takesOver = TakesOver.nullable().parse(after);
   const older = taken.find((item) => item.id === takesOver?.item) ?? null;
@@ -101,8 +102,11 @@ async function deleteItem(id: ItemId): Promise<Answer> {
   return { ok: true, value: undefined };
 }
 
-/** Puts imported items on the shelf: all of them, or none. */
-export async function importItems(raws: readonly unknown[]): Promise<Answer<number>> {
+/** Puts imported items on the shelf: all of them, or none. From then on weights are said in `unit`, where one is given. */
+export async function importItems(
+  raws: readonly unknown[],
+  unit: "g" | "oz" | null,
+): Promise<Answer<number>> {
   const db = await store();
   const ids = new Set((await allItems(db)).map((item): string => item.id));
   const items: Item[] = [];
@@ -113,7 +117,12 @@ export async function importItems(raws: readonly unknown[]): Promise<Answer<numb
     ids.add(id);
     items.push({ ...item.data, id: ItemId.parse(id) });
   }
-  await db.transaction((tx) => saveItems(tx, items));
+  await db.transaction(async (tx) => {
+    await saveItems(tx, items);
+    if (!unit) return;
+    const settings = await readSettings(tx);
+    await saveSettings(tx, { ...settings, units: { ...settings.units, weight: unit } });
+  });
   revalidatePath("/", "layout");
   return { ok: true, value: items.length };
 }

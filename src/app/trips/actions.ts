@@ -6,6 +6,7 @@ import { legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
 import { Carry, ItemId, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/model/slug";
+import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems } from "@/data/items";
@@ -57,7 +58,7 @@ export async function saveTrip(
       other.id !== id && other.name === trip.name && other.starts === trip.starts && other.ends === trip.ends,
   );
   if (twin)
-    return refuse({ name: `“${trip.name}” from ${trip.starts} to ${trip.ends} is in the log already.` });
+    return refuse({ name: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is in the log already.` });
   const overlap = others.find(
     (other) =>
       other.id !== id &&
@@ -70,7 +71,7 @@ export async function saveTrip(
     return {
       ok: false,
       fields: {},
-      ask: `${overlap.name} (${overlap.starts} to ${overlap.ends}) covers some of these days. Keep both?`,
+      ask: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) covers some of these days. Keep both?`,
     };
   const things = Packed.parse(packed);
   // A leg taken out takes its membership along; what was on no other leg is packed for none.
@@ -92,7 +93,9 @@ export async function saveTrip(
         item && item.state !== "active" && item.since !== null && daysBetween(item.since, trip.starts) > 0,
     );
   if (gone)
-    return refuse({ packed: `${gone.name} has been ${gone.state} since ${gone.since}, before this trip.` });
+    return refuse({
+      packed: `${gone.name} has been ${gone.state} since ${sayDay(gone.since!)}, before this trip.`,
+    });
   await db.transaction(async (tx) => {
     await saveTrips(tx, [trip]);
     const before = new Map((await carriesOf(tx, { trip: id })).map((carry) => [carry.item, carry]));

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import type { ItemId } from "@/core/model";
 import { count, sayMass, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -27,6 +27,15 @@ export function Packing({ shelf, last, units, legs, packed, error, onPack }: Pac
       ),
     [shelf],
   );
+  const [stop, setStop] = useState(shelf[0]?.id);
+  /** The whole list is one stop of the Tab key: eighty would stand between the weather and the save. */
+  const walk = (event: React.KeyboardEvent) => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (!step || !(event.target instanceof HTMLInputElement)) return;
+    event.preventDefault();
+    const boxes = [...event.currentTarget.querySelectorAll<HTMLInputElement>("[data-thing]")];
+    boxes[boxes.indexOf(event.target) + step]?.focus();
+  };
   const all = (ids: readonly string[]) =>
     onPack(Object.fromEntries(ids.map((item) => [item, packed[item] ?? "all"])));
   return (
@@ -62,7 +71,12 @@ export function Packing({ shelf, last, units, legs, packed, error, onPack }: Pac
           The shelf is empty. Save the trip, put things on the shelf, and come back.
         </p>
       )}
-      <div className="columns-1 gap-8 sm:columns-2">
+      {shelf.length > 0 && (
+        <p className="hint mb-1" id="packing-keys">
+          One Tab takes you into the list and one out of it; arrow keys walk it, Space packs.
+        </p>
+      )}
+      <div className="columns-1 gap-8 sm:columns-2" onKeyDown={walk} aria-describedby="packing-keys">
         {groups.map(([stow, items]) => (
           <div key={stow} className="mb-3 break-inside-avoid">
             <p className="border-b border-rule-strong font-head text-sm font-bold">{STOW_NAMES[stow]}</p>
@@ -72,6 +86,9 @@ export function Packing({ shelf, last, units, legs, packed, error, onPack }: Pac
                   <input
                     type="checkbox"
                     className="size-5"
+                    data-thing={item.id}
+                    tabIndex={item.id === stop ? 0 : -1}
+                    onFocus={() => setStop(item.id)}
                     checked={packed[item.id] !== undefined}
                     onChange={(event) =>
                       onPack({ ...packed, [item.id]: event.target.checked ? "all" : undefined })
@@ -96,7 +113,6 @@ export function Packing({ shelf, last, units, legs, packed, error, onPack }: Pac
   );
 }
 
-/** From leg to leg: sent home on the way, or bought on it. */
 /** The legs that a thing was carried on, each to be pressed: any of them, not only one stretch. */
 function LegPicks({
   name,
@@ -131,5 +147,3 @@ function LegPicks({
     </span>
   );
 }
-
-/** Removing a trip takes its marks along and can't be undone, so here it asks. */

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { count, listWords, sayDistance, sayHeight } from "@/core/units/speak";
+import { count, listWords, sayDistance, sayHeight, sayDays } from "@/core/units/speak";
 import { outingOf } from "@/core/ledger/outing";
 import { Empty, PageHead } from "@/ui/page-head";
 import { readBook } from "../book";
@@ -54,7 +54,7 @@ export default async function TripsPage() {
             return (
               <li
                 key={trip.id}
-                className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2 sm:grid-cols-[1fr_7rem_6rem_6rem_9rem]"
+                className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-rule py-2 md:grid-cols-[1fr_7rem_6rem_6rem_9rem]"
               >
                 <div>
                   <Link
@@ -65,7 +65,7 @@ export default async function TripsPage() {
                     {trip.name}
                   </Link>
                   <span className="ml-3 text-sm text-muted">
-                    {trip.starts === trip.ends ? trip.starts : `${trip.starts} to ${trip.ends}`}
+                    {sayDays(trip.starts, trip.ends)}
                     {trip.planned && ", planned"}
                     {trip.cut && ", cut short"}
                   </span>
@@ -74,13 +74,13 @@ export default async function TripsPage() {
                   )}
                 </div>
                 <span className="num text-right">{sayDistance(metres, units)}</span>
-                <span className="num hidden text-right text-muted sm:inline">
+                <span className="num hidden text-right text-muted md:inline">
                   {ascent > 0 && `↑ ${sayHeight(ascent, units)}`}
                 </span>
-                <span className="num hidden text-right text-muted sm:inline">
+                <span className="num hidden text-right text-muted md:inline">
                   {nights > 0 ? count(nights, "night") : "day walk"}
                 </span>
-                <span className="text-right text-sm">
+                <span className="col-start-2 text-right text-sm md:col-start-auto">
                   {open > 0 && !trip.planned ? (
                     <Link prefetch={false} href={unpackPath(trip.id)} className="link">
                       {open} to unpack

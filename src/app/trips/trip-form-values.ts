@@ -1,5 +1,6 @@
 import type { ItemId, Offer, Stow, Strength, Trigger, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
+import { parseNumber } from "@/core/units/quantity";
 
 export interface LegValues {
   /** The leg's id, which it keeps wherever it is put. */
@@ -47,10 +48,10 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     planned: typed.planned,
     cut: typed.cut,
     note: typed.note,
-    nights: typed.nights.trim() === "" ? null : Number(typed.nights),
+    nights: parseNumber(typed.nights),
     legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights }) => ({
       id: leg,
-      nights: nights.trim() === "" || typed.legs.length === 1 ? null : Number(nights),
+      nights: typed.legs.length === 1 ? null : parseNumber(nights),
       name,
       terrain,
       distance: bare(distance, units.distance),
@@ -64,7 +65,6 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
 const told = (strengths: Partial<Record<string, Strength>>) =>
   Object.fromEntries(Object.entries(strengths).filter(([, strength]) => strength));
 
-/** A leg more, with an id that no other has. */
 /** One leg more, with an id of its own. */
 export function blankLeg(legs: readonly LegValues[]): LegValues {
   const taken = new Set(legs.map(({ leg }) => leg));

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useFieldArray } from "react-hook-form";
 import { Offer, Terrain, type ItemId, type Trigger, type TripId } from "@/core/model";
-import type { Units } from "@/core/units/speak";
+import { listWords, type Units } from "@/core/units/speak";
 import type { GpxSum } from "@/formats/gpx";
 import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -18,14 +18,10 @@ import { TrackReader } from "./track-reader";
 import { blankLeg, toPacked, toTrip, type Packable, type TripValues } from "./trip-form-values";
 
 /** What a walker notices of a trip's weather and ground, in the order it is asked. */
-const ASKED: readonly Trigger[] = [
-  "rain",
-  "wind",
-  "cold",
-  "freezing",
-  "heat",
-  "sun",
-  "bugs",
+const ASKED: readonly Trigger[] = ["rain", "wind", "cold", "freezing", "heat", "sun", "bugs"];
+
+/** What few trips have: asked under a fold. */
+const SELDOM: readonly Trigger[] = [
   "ticks",
   "snow or ice",
   "crossings",
@@ -74,6 +70,14 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
       .split(".")
       .reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], errors) as
       { message?: string } | undefined;
+  const strengthOf = (trigger: Trigger) => (
+    <Strengths
+      key={trigger}
+      what={trigger}
+      value={watch(`conditions.${trigger}`)}
+      onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
+    />
+  );
   const fromTrack = (track: GpxSum) => {
     legs.replace(
       track.tracks.map((each, n) => ({
@@ -186,17 +190,12 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
           It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what
           you don&rsquo;t remember.
         </p>
-        <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
-          {ASKED.map((trigger) => (
-            <Strengths
-              key={trigger}
-              what={trigger}
-              value={watch(`conditions.${trigger}`)}
-              onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
-            />
-          ))}
-        </div>
-        <details className="mt-3">
+        <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{ASKED.map(strengthOf)}</div>
+        <details className="mt-3" open={SELDOM.some((trigger) => values.conditions[trigger])}>
+          <summary className="py-1">What few trips have: {listWords(SELDOM, "or")}</summary>
+          <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{SELDOM.map(strengthOf)}</div>
+        </details>
+        <details className="mt-1" open={Object.keys(values.offers).length > 0}>
           <summary className="py-1">What the way offered: beds, kitchens, taps, sockets</summary>
           <p className="hint mb-2">
             It takes jobs off the list: a stove unused where there were kitchens is not held against it.
@@ -247,6 +246,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
   );
 }
 
+/** Removing a trip takes its marks along and can't be undone, so here it asks. */
 function DeleteTrip({ id, name }: { id: TripId; name: string }) {
   const router = useRouter();
   const [asking, setAsking] = useState(false);

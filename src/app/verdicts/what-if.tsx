@@ -6,6 +6,7 @@ import { SchoolName, Use, type ItemId, type TripId, type Verb } from "@/core/mod
 import type { Units } from "@/core/units/speak";
 import type { Urgency } from "@/core/reasons/finding";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
+import { parseNumber } from "@/core/units/quantity";
 import type { Answer } from "@/ui/answer";
 import { Field, SelectField } from "@/ui/field";
 import { VerbWord } from "@/ui/verb-word";
@@ -76,7 +77,12 @@ function Supposing({ school: now, next, units, trips, items }: WhatIfProps) {
   const supposed = JSON.stringify({
     ...(asks.school ? { school } : {}),
     ...(asks.next
-      ? { next: { days: toNumber(days), metres: wearFromNumber(toNumber(distance), "m", units) } }
+      ? {
+          next: {
+            days: parseNumber(days) ?? NaN,
+            metres: wearFromNumber(parseNumber(distance) ?? NaN, "m", units),
+          },
+        }
       : {}),
     ...(asks.mark ? { mark: { trip, item, mark: { use } } } : {}),
   });
@@ -191,5 +197,3 @@ function Supposing({ school: now, next, units, trips, items }: WhatIfProps) {
     </div>
   );
 }
-
-const toNumber = (typed: string) => Number(typed.trim().replace(",", ".") || NaN);

@@ -4,6 +4,7 @@ import type { FullItem } from "../trade/full-item";
 import type { ItemId, Log, Trip } from "../model";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
+import { sayDay, sayDays } from "../units/speak";
 
 /** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
 export interface Problem {
@@ -24,7 +25,12 @@ export const isHeavy = (weight: Mass | null) => weight !== null && weight.g > HE
 export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
   const days = daysBetween(trip.starts, trip.ends) + 1;
   if (days < 1)
-    return [{ path: ["ends"], message: `It ends on ${trip.ends}, before it starts on ${trip.starts}.` }];
+    return [
+      {
+        path: ["ends"],
+        message: `It ends on ${sayDay(trip.ends)}, before it starts on ${sayDay(trip.starts)}.`,
+      },
+    ];
   const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
   const problems: Problem[] = [];
   if (days > LONGEST_TRIP)
@@ -84,7 +90,7 @@ export function logProblems(log: Log): Problem[] {
     if (trips.has(same))
       problems.push({
         path: ["trips", t],
-        message: `“${trip.name}” from ${trip.starts} to ${trip.ends} is here twice.`,
+        message: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is here twice.`,
       });
     trips.add(same);
     const carried = new Set<ItemId>();
@@ -138,7 +144,7 @@ export function legProblems({ legs, starts, ends }: Pick<Trip, "legs" | "starts"
         return [
           {
             path: ["legs", n, "ends"],
-            message: `It ends on ${leg.ends}, before it starts on ${leg.starts}.`,
+            message: `It ends on ${sayDay(leg.ends)}, before it starts on ${sayDay(leg.starts)}.`,
           },
         ];
       const outside = [leg.starts, leg.ends].find((day) => day !== null && (day < starts || day > ends));
@@ -146,7 +152,7 @@ export function legProblems({ legs, starts, ends }: Pick<Trip, "legs" | "starts"
         ? [
             {
               path: ["legs", n, "starts"],
-              message: `${outside} is not within the trip, ${starts} to ${ends}.`,
+              message: `${sayDay(outside)} is not within the trip, ${sayDays(starts, ends)}.`,
             },
           ]
         : [];

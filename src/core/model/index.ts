@@ -1,3 +1,4 @@
+import "./messages";
 import type { Entry } from "./entry";
 import type { Item } from "./item";
 import type { Ruling } from "./ruling";

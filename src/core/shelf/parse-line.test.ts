@@ -36,3 +36,10 @@ test.each([
 test("a weight alone is no name", () => {
   expect(parseLine("312 g").name).toBe("");
 });
+
+test("a weight below zero is refused, and a hyphen in a name is none", () => {
+  expect(parseLine("tent -5 g")).toMatchObject({ name: "Tent", weight: null });
+  expect(parseLine("tent -5 g").wrong).toMatch(/^It can't be below zero\./);
+  expect(parseLine("tent −5").wrong).toMatch(/^It can't be below zero\./);
+  expect(parseLine("T-5 torch 80 g")).toMatchObject({ name: "T-5 torch", wrong: null, weight: { g: 80 } });
+});

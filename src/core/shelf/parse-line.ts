@@ -7,6 +7,8 @@ export interface ParsedLine {
   readonly name: string;
   readonly kind: string;
   readonly weight: Mass | null;
+  /** What is wrong with the weight, where it can't be read. */
+  readonly wrong: string | null;
   readonly stow: Stow | null;
   readonly pieces: number;
 }
@@ -29,7 +31,7 @@ const PLACES: Readonly<Record<string, Stow>> = {
   food: "food",
 };
 const WEIGHT =
-  /(?<![\p{L}\d.,])\d+(?:[.,]\d+)?\s*(?:kg|kgs|g|gr|grams?|oz|ounces?|lbs?|pounds?)(?:\s+\d+(?:[.,]\d+)?\s*(?:oz|ounces?))?(?![\p{L}\d])/iu;
+  /(?<![\p{L}\d.,])(?:(?<=\s)[-−])?\d+(?:[.,]\d+)?\s*(?:kg|kgs|g|gr|grams?|oz|ounces?|lbs?|pounds?)(?:\s+\d+(?:[.,]\d+)?\s*(?:oz|ounces?))?(?![\p{L}\d])/iu;
 const PIECES = /(?<![\p{L}\d])(?:[x×]\s*(\d{1,3})|(\d{1,3})\s*[x×])(?![\p{L}\d])/iu;
 
 /**
@@ -60,14 +62,15 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
       .slice(0, -last.length)
       .trim()
       .replace(/ (in|on|at)( the)?$/i, "");
-  if (!weighed) weighed = take(/(?<= )\d+(?:[.,]\d+)?$/)?.[0];
-  const mass = weighed ? parseMass(weighed, bareUnit) : null;
+  if (!weighed) weighed = take(/(?<= )[-−]?\d+(?:[.,]\d+)?$/)?.[0];
+  const mass = weighed ? parseMass(weighed.replace("−", "-"), bareUnit) : null;
   const name = rest.replace(/[,;:–-]+$/, "").trim();
   return {
     name: name.charAt(0).toUpperCase() + name.slice(1),
     kind: guessKind(name).id,
     stow,
     weight: mass?.ok ? mass.value : null,
+    wrong: mass && !mass.ok ? mass.why : null,
     pieces: Number(pieces?.[1] ?? pieces?.[2] ?? 1),
   };
 }

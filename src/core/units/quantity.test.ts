@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import {
   GRAMS_PER_OUNCE,
   GRAMS_PER_POUND,
@@ -8,7 +8,9 @@ import {
   METRES_PER_MILE,
   parseAmount,
   parseLength,
+  inUnitOf,
   parseMass,
+  parseNumber,
   parseTemperature,
 } from "./quantity";
 
@@ -103,4 +105,43 @@ test.each([
 
 test.each(["", "-3 g", "some", "3 g 4"])("refuses “%s” as an amount", (typed) => {
   expect(parseAmount(typed)).toMatchObject({ ok: false, why: expect.stringMatching(/like 460 g/) });
+});
+
+describe("numbers as people write them", () => {
+  test.each([
+    ["2.5", 2.5],
+    ["2,5", 2.5],
+    ["−3", -3],
+    [" 1 200 ", 1200],
+    ["1,200", 1200],
+    ["1,200.50", 1200.5],
+    ["1.200,50", 1200.5],
+    [".5", 0.5],
+    ["", null],
+    ["  ", null],
+    ["1e5", Number.NaN],
+    ["0x10", Number.NaN],
+    ["Infinity", Number.NaN],
+    ["1-2", Number.NaN],
+    ["1,2,3", Number.NaN],
+  ])("%s", (typed, value) => expect(parseNumber(typed)).toEqual(value));
+
+  test("any number that is written out is read again", () =>
+    fc.assert(
+      fc.property(fc.double({ min: -1e9, max: 1e9, noNaN: true }), (value) => {
+        const text = value.toFixed(2);
+        expect(parseNumber(text)).toBeCloseTo(value, 2);
+        expect(parseNumber(text.replace(".", ","))).toBeCloseTo(value, 2);
+      }),
+    ));
+
+  test("one amount in the unit of another: 24 kg out, 900 g back", () => {
+    expect(inUnitOf(900, "g", "kg")).toBe(0.9);
+    expect(inUnitOf(1, "lb", "g")).toBe(453.592);
+    expect(inUnitOf(500, "ml", "L")).toBe(0.5);
+    expect(inUnitOf(3, "", "")).toBe(3);
+    expect(inUnitOf(3, "meals", "Meals")).toBe(3);
+    expect(inUnitOf(1, "L", "kg")).toBeNull();
+    expect(inUnitOf(1, "constructor", "g")).toBeNull();
+  });
 });

@@ -56,7 +56,28 @@ export interface Length {
   readonly m: number;
 }
 
+/** Where a comma or a point parts thousands: each group after it has three digits. */
+const THOUSANDS_BY_COMMA = /^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/;
+const THOUSANDS_BY_POINT = /^[+-]?\d{1,3}(\.\d{3})+,\d+$/;
+
+/**
+ * Reads a number as people write it: "2.5", "2,5", "−3", "1 200", "1,200.50", "1.200,50".
+ *
+ * @returns null where nothing was typed, NaN where it is no number
+ */
+export function parseNumber(text: string): number | null {
+  const plain = text.replace(/[\s\u00a0\u202f]/g, "").replace("−", "-");
+  if (plain === "") return null;
+  const bare = THOUSANDS_BY_COMMA.test(plain)
+    ? plain.replaceAll(",", "")
+    : (THOUSANDS_BY_POINT.test(plain) ? plain.replaceAll(".", "") : plain).replace(",", ".");
+  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
+}
+
 const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
+
+/** A number with at most one comma or point in it, which parts the decimals: within a quantity "1,200 kg" is not told from "1.2 kg" otherwise. */
+const decimal = (text: string) => Number(text.replace(",", "."));
 
 /** Sum of "number unit" parts ("2 lb 3 oz"); a bare number takes `bare`. */
 function sumOfParts(
@@ -76,7 +97,7 @@ function sumOfParts(
     const unit = (match[2] || bare).toLowerCase();
     const factor = Object.hasOwn(units, unit) ? units[unit] : undefined;
     if (factor === undefined) return refuse(`“${match[2]}” is not a unit known here.`);
-    const number = Number(match[1]!.replace(",", "."));
+    const number = decimal(match[1]!);
     if (number < 0 || match[1]!.startsWith("-")) return refuse("It can't be below zero.");
     total += number * factor;
     while (typed[PART.lastIndex] === " " || typed[PART.lastIndex] === "\u00a0") PART.lastIndex++;
@@ -120,7 +141,7 @@ export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km")
 export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<number> {
   const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim());
   if (!match) return { ok: false, why: `“${text.trim()}” is not a temperature. Write it like −2 or 28 F.` };
-  const value = Number(match[1]!.replace("−", "-").replace(",", "."));
+  const value = decimal(match[1]!.replace("−", "-"));
   const celsius = (match[2]!.toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
   return { ok: true, value: Math.round(celsius * 10) / 10 };
 }
@@ -131,8 +152,32 @@ export function parseAmount(text: string): Parsed<{ readonly value: number; read
   if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
   const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
   return match
-    ? { ok: true, value: { value: Number(match[1]!.replace(",", ".")), unit: match[2]!.trim() } }
+    ? { ok: true, value: { value: decimal(match[1]!), unit: match[2]!.trim() } }
     : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
+}
+
+/** Units that amounts are counted in, to grams and to litres. */
+const VOLUME_UNITS: Readonly<Record<string, number>> = {
+  l: 1,
+  litre: 1,
+  litres: 1,
+  liter: 1,
+  liters: 1,
+  ml: 0.001,
+  cl: 0.01,
+  dl: 0.1,
+};
+
+/** An amount in another unit of the same sort, to a thousandth: 0.9 kg is 900 g; null where the two don't compare. */
+export function inUnitOf(value: number, from: string, to: string): number | null {
+  if (from.toLowerCase() === to.toLowerCase()) return value;
+  for (const units of [MASS_UNITS, VOLUME_UNITS]) {
+    const [a, b] = [from, to].map((unit) =>
+      Object.hasOwn(units, unit.toLowerCase()) ? units[unit.toLowerCase()] : undefined,
+    );
+    if (a !== undefined && b !== undefined) return Math.round((value * a * 1000) / b) / 1000;
+  }
+  return null;
 }
 
 /** A bare number is ambiguous once the owner changes units, so it is kept with the unit it was read in. */

@@ -76,7 +76,11 @@ export const sayDay = (iso: string) => DAY.format(new Date(`${iso}T00:00:00Z`));
 
 /** From a day to another: "7–28 June 2025". */
 export const sayDays = (from: string, to: string) =>
-  DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`));
+  DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`)).replace(
+    // Within a month the two days stand close; the newer tables of names set them apart.
+    /^(\d+)\s–\s(?=\d+\s\D)/,
+    "$1–",
+  );
 
 const WORDS = [
   "no",

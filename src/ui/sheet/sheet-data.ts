@@ -26,6 +26,8 @@ export interface SheetRow {
   readonly grams: number;
   readonly weight: string;
   readonly strokes: string;
+  /** What was done to it before the trip of a column, in words; after the last trip, under the number of trips. */
+  readonly seams: Readonly<Record<number, string>>;
   readonly metres: number;
   readonly distance: string;
   readonly nights: number;
@@ -50,3 +52,11 @@ export interface SheetData {
 }
 
 export const strokeAt = (row: SheetRow, trip: number) => row.strokes[trip] as StrokeCode;
+
+const SEAMS = new WeakMap<SheetRow, readonly number[]>();
+/** The columns before which something was done to it; the same list each time, as it is drawn from. */
+export function seamsOf(row: SheetRow): readonly number[] {
+  const known = SEAMS.get(row) ?? Object.keys(row.seams).map(Number);
+  SEAMS.set(row, known);
+  return known;
+}

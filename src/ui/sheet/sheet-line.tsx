@@ -4,7 +4,7 @@ import { sayMass, type Units } from "@/core/units/speak";
 import { Ruler } from "../ruler";
 import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
 import { VerbWord } from "../verb-word";
-import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
+import { seamsOf, strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
 import { itemPath } from "../paths";
 
 /** The stretch of trip columns that is drawn, in pixels and numbers of blocks. */
@@ -109,7 +109,7 @@ export const RowLine = memo(function RowLine({
         <span className="num hidden text-[0.86rem] text-muted sm:inline">{row.weight}</span>
       </div>
       <div role="presentation" className="relative shrink-0" style={{ width: total }}>
-        <StrokeLine codes={row.strokes} cell={cell} height={height} />
+        <StrokeLine codes={row.strokes} seams={seamsOf(row)} cell={cell} height={height} />
         {numbersIn(fromBlock, toBlock).map((block) => {
           const start = block * BLOCK;
           const inBlock = (trip: number) => (trip >= start && trip < start + BLOCK ? trip : -1);
@@ -196,7 +196,7 @@ const CellBlock = memo(function CellBlock({
             aria-colindex={trip + 2}
             data-cell={`${number}:${trip}`}
             tabIndex={trip === focusTrip ? 0 : -1}
-            aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}`}
+            aria-label={`${row.name}, ${trips[trip]?.name}: ${STROKES[made ?? strokeAt(row, trip)]}${row.seams[trip] ? `; before it: ${row.seams[trip]}` : ""}`}
             className={trip === lit ? "absolute inset-y-0 bg-catkin/60" : "absolute inset-y-0"}
             style={{ left: trip * cell, width: cell }}
           >

@@ -6,6 +6,7 @@ import { startTransition, useCallback, useEffect, useMemo, useRef, useState } fr
 import type { Use } from "@/core/model";
 import { isTyping } from "../is-typing";
 import { arrange, EVERYTHING, towards, type Asked, type Line, type Range } from "./arrange";
+import { CellWords, type LookedAt } from "./cell-words";
 import { SheetControls } from "./sheet-controls";
 import { BLOCK, GroupLine, numbersIn, RowLine } from "./sheet-line";
 import type { SheetData } from "./sheet-data";
@@ -167,6 +168,14 @@ export function Sheet({ data }: { data: SheetData }) {
     if (wanted.current && scroller.current && focusDrawn(scroller.current, wanted.current))
       wanted.current = undefined;
   }, [drawn]);
+  const cellAt = useCallback(
+    (target: EventTarget): LookedAt | null => {
+      const at = placeOf(target);
+      const [row, trip] = at ? [rowsOnly[at.row]?.row, data.trips[at.trip]] : [];
+      return at && row && trip ? { row, trip, column: at.trip } : null;
+    },
+    [rowsOnly, data.trips],
+  );
   const rowNumber = useMemo(() => new Map(rowsOnly.map(({ index }, n) => [index, n])), [rowsOnly]);
   const onFocus = ({ target }: React.FocusEvent) => {
     const at = placeOf(target);
@@ -176,7 +185,7 @@ export function Sheet({ data }: { data: SheetData }) {
   };
 
   return (
-    <section aria-label="Tally sheet">
+    <section aria-label="Tally sheet" className="relative">
       <SheetControls data={data} asked={asked} found={rowsOnly.length} onAsk={setAsked} />
       <div
         ref={scroller}
@@ -191,7 +200,6 @@ export function Sheet({ data }: { data: SheetData }) {
           aria-colcount={data.trips.length + 5}
           className="min-w-full"
           style={{ width: columns.getTotalSize() + FIXED_WIDTH[narrow ? "narrow" : "wide"] }}
-          onMouseOver={nameOnHover}
         >
           <TrailStrip
             data={data}
@@ -240,6 +248,7 @@ export function Sheet({ data }: { data: SheetData }) {
           </div>
         </div>
       </div>
+      <CellWords frame={scroller} cellAt={cellAt} />
     </section>
   );
 }
@@ -275,12 +284,6 @@ function focusDrawn(frame: HTMLElement, { row, trip }: Place): boolean {
   cell.focus({ preventScroll: true });
   keepInView(frame, cell);
   return true;
-}
-
-/** The words of a cell, shown on hover; set only then, as a sheet has thousands of them. */
-function nameOnHover({ target }: React.MouseEvent) {
-  const cell = (target as HTMLElement).closest<HTMLElement>("[data-cell]");
-  if (cell) cell.title = cell.getAttribute("aria-label") ?? "";
 }
 
 const clamp = (n: number, length: number) => Math.max(0, Math.min(length - 1, n));

@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import { EntryWhat, type ItemId } from "@/core/model";
+import { parseNumber } from "@/core/units/quantity";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/use-answered-form";
@@ -55,13 +56,11 @@ export function EntryForm({
         on,
         note,
         distance: distance.trim() || null,
-        nights: nights.trim() === "" ? 0 : Number(nights),
-        cost: cost.trim() === "" ? null : Number(cost.replace(",", ".")),
+        nights: parseNumber(nights) ?? 0,
+        cost: parseNumber(cost),
         condition: condition === "" ? null : Number(condition),
         reading:
-          measure && reading.trim() !== ""
-            ? { what: measure.what, value: Number(reading.replace(",", ".")) }
-            : null,
+          measure && reading.trim() !== "" ? { what: measure.what, value: parseNumber(reading) } : null,
       }),
     (id, { reset, getValues }) => {
       reset({ ...blank, what: getValues("what") });

@@ -1,8 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { CONDITION } from "@/core/trade/kind";
-import { ItemId } from "@/core/model";
+import { ItemId, type Trip } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayMass, sayDay } from "@/core/units/speak";
+import { legName, sayMark } from "@/core/say/mark";
 import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
 import { RetireButton } from "@/app/shelf/retire-button";
 import { Slip } from "@/app/verdicts/slip";
@@ -54,6 +55,10 @@ export default async function ItemPage({
     })),
     ...entries.map((entry) => ({ on: entry.on, key: entry.id, one: null, entry })),
   ].sort((a, b) => b.on.localeCompare(a.on));
+  const namesOn = ({ legs }: Pick<Trip, "legs">) => ({
+    item: (other: ItemId) => book.items.find((each) => each.id === other)?.name ?? "something else",
+    leg: (leg: string) => legName(legs, leg),
+  });
   const cost = (item.price ?? 0) + totals.spent;
   return (
     <>
@@ -161,7 +166,7 @@ export default async function ItemPage({
           <ul>
             {history.map(({ on, key, one, entry }) => (
               <li key={key} className="flex items-baseline gap-3 border-b border-rule py-1.5">
-                <span className="num shrink-0 text-sm text-muted">{on}</span>
+                <span className="num shrink-0 text-sm text-muted">{sayDay(on)}</span>
                 {one && (
                   <>
                     <span className="w-4 shrink-0 self-center">
@@ -177,17 +182,7 @@ export default async function ItemPage({
                       </Link>{" "}
                       {STROKES[strokeOf(one, item)]}
                       <span className="block text-sm text-muted">
-                        {[
-                          one.mark?.why,
-                          one.mark?.cause,
-                          one.mark?.fix,
-                          one.mark?.condition != null ? `condition ${one.mark.condition} of 5` : "",
-                          one.mark?.reading ? `${one.mark.reading.what} ${one.mark.reading.value}` : "",
-                          one.mark?.call ? `your call: ${one.mark.call}` : "",
-                          one.mark?.note,
-                        ]
-                          .filter(Boolean)
-                          .join("; ")}
+                        {one.mark && sayMark(one.mark, units, namesOn(one.outing.trip)).join("; ")}
                       </span>
                     </span>
                   </>

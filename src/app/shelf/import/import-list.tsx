@@ -10,12 +10,15 @@ import {
   guessMapping,
   readItems,
   readTable,
+  unitOfList,
   type CsvField,
   type Mapping,
+  type Mends,
 } from "@/formats/items-csv";
 import { SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { importItems } from "../actions";
+import { Preview } from "./preview";
 
 const FIELD_NAMES: Record<CsvField, string> = {
   name: "Name",
@@ -41,6 +44,8 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const [sure, setSure] = useState(false);
   const [asides, setAsides] = useState(false);
   const [each, setEach] = useState(false);
+  const [takeUnit, setTakeUnit] = useState(false);
+  const [mends, setMends] = useState<Mends>(new Map());
   const [failed, setFailed] = useState<string>();
   const [busy, start] = useTransition();
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
@@ -51,10 +56,17 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
         ? readItems(table.header, table.rows, mapping, new Set(owned), unit, {
             start: table.start,
             each,
+            mends,
           }).map((row) => ({ ...row, out: row.aside !== null && !(asides && row.item !== null) }))
         : [],
-    [table, mapping, owned, unit, each, asides],
+    [table, mapping, owned, unit, each, asides, mends],
   );
+  const listUnit = useMemo(
+    () => (table?.ok ? unitOfList(table.header, table.rows, mapping) : null),
+    [table, mapping],
+  );
+  const mend = (line: number, field: CsvField, value: string) =>
+    setMends(new Map(mends).set(line, { ...mends.get(line), [field]: value }));
   const aside = rows.filter((row) => row.aside !== null);
   const several = rows.filter((row) => row.several && !row.out);
   const bad = rows.filter((row) => row.problem !== null && !row.out);
@@ -63,10 +75,15 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   const heavy = taken.filter((row) => row.heavy);
   const good = taken.map((row) => row.item!);
 
-  const choose = async (file: File | undefined) => {
+  /** Another list: nothing said of the last one holds for it. */
+  const afresh = () => {
     setFailed(undefined);
     setChosen(undefined);
     setSure(false);
+    setMends(new Map());
+  };
+  const choose = async (file: File | undefined) => {
+    afresh();
     if (!file) return;
     if (file.size > CSV_LIMIT)
       return setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
@@ -74,7 +91,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
   };
   const keep = () =>
     start(async () => {
-      const answer = await importItems(good);
+      const answer = await importItems(good, takeUnit ? listUnit : null);
       if (!answer.ok) return setFailed(Object.values(answer.fields)[0]);
       tellOtherTabs();
       toast(`${count(answer.value, "thing")} put on the shelf`);
@@ -101,9 +118,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
         rows={5}
         onChange={(event) => {
           setText(event.target.value);
-          setChosen(undefined);
-          setFailed(undefined);
-          setSure(false);
+          afresh();
         }}
         placeholder={"name,weight,where\nRain shell,312 g,outside"}
         error={failed ?? (table && !table.ok ? table.why : undefined)}
@@ -139,7 +154,7 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
             <div role="alert" className="border-l-4 border-sting pl-4">
               <p className="font-bold text-sting">
                 {count(bad.length, "row")} can&rsquo;t be read. Nothing goes in until{" "}
-                {bad.length === 1 ? "it is" : "they are"} mended, in the text above.
+                {bad.length === 1 ? "it is" : "they are"} mended, in the table below or in the text above.
               </p>
               <ul>
                 {bad.slice(0, 30).map((row) => (
@@ -209,42 +224,17 @@ export function ImportList({ owned, unit }: { owned: readonly string[]; unit: "g
                 .map((row) => `${row.name}: ${row.item?.weights?.at(-1)?.weight}`)
                 .join(", ")}
               {heavy.length > 6 ? " …" : ""}. That is a lot for one thing. Tick this if it is right, or mend
-              it above.
+              it below.
             </Tick>
           )}
           {rows.length > 0 && (
-            <div
-              className="max-h-80 overflow-auto border-y border-rule"
-              tabIndex={0}
-              role="region"
-              aria-label="What it comes to"
-            >
-              <table className="w-full text-[0.95rem]">
-                <thead className="sticky top-0 bg-paper text-left text-sm text-muted">
-                  <tr>
-                    <th className="py-1 font-normal">line</th>
-                    <th className="font-normal">thing</th>
-                    <th className="font-normal">weight</th>
-                    <th className="font-normal">kind</th>
-                    <th className="font-normal">rides</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.slice(0, 500).map((row) => (
-                    <tr
-                      key={row.line}
-                      className={`border-t border-rule ${row.out ? "text-muted line-through" : row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
-                    >
-                      <td className="num py-0.5">{row.line}</td>
-                      <td>{row.name || "–"}</td>
-                      <td className="num">{row.item?.weights?.at(-1)?.weight ?? "–"}</td>
-                      <td>{row.item?.kind ?? "–"}</td>
-                      <td>{row.item?.stow ?? "as its kind"}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <Preview rows={rows.filter((row) => !row.out)} doubles={doubles} onMend={mend} />
+          )}
+          {listUnit && listUnit !== unit && (
+            <Tick quiet checked={takeUnit} onChange={setTakeUnit}>
+              This list is in {listUnit === "oz" ? "ounces and pounds" : "grams and kilos"}. Tick this to have
+              all weights said so from now on.
+            </Tick>
           )}
           <button
             type="button"

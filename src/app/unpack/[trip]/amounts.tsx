@@ -1,5 +1,6 @@
 "use client";
 
+import { parseNumber } from "@/core/units/quantity";
 import { useState } from "react";
 import { Field } from "@/ui/field";
 import type { Said } from "./panel-questions";
@@ -66,7 +67,7 @@ function NumberField({
 }) {
   const [error, setError] = useState<string>();
   const say = (typed: string) => {
-    const number = typed.trim() === "" ? null : Number(typed.replace(",", "."));
+    const number = parseNumber(typed);
     const wrong =
       number !== null && !(number >= 0 && number <= (max ?? Infinity))
         ? `A number from 0${max === undefined ? " up" : ` to ${max}`}.`

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Supply } from "@/core/model";
-import { parseAmount } from "@/core/units/quantity";
+import { inUnitOf, parseAmount } from "@/core/units/quantity";
 import { Field } from "@/ui/field";
 import { ToldList } from "./told-list";
 
@@ -24,24 +24,22 @@ export function CameHome({
     const out = parseAmount(typed.out);
     const back = parseAmount(typed.back);
     const unit = out.ok && back.ok ? out.value.unit || back.value.unit : "";
+    const home = back.ok ? inUnitOf(back.value.value, back.value.unit || unit, unit) : null;
     const wrong = {
       what: typed.what.trim() === "" ? "Say what it was: gas, food, water …" : undefined,
       out: out.ok ? undefined : out.why,
       back: !back.ok
         ? back.why
-        : back.value.unit && back.value.unit !== unit
+        : home === null
           ? `Say it in ${unit}, like what went out.`
-          : out.ok && back.value.value > out.value.value
+          : out.ok && home > out.value.value
             ? "More than went out. What was bought on the way counts as gone out."
             : undefined,
     };
     setErrors(wrong);
-    if (!out.ok || !back.ok || Object.values(wrong).some(Boolean)) return;
+    if (!out.ok || home === null || Object.values(wrong).some(Boolean)) return;
     setTyped({ what: "", out: "", back: "" });
-    void onChange([
-      ...supplies,
-      { what: typed.what.trim(), unit, out: out.value.value, back: back.value.value },
-    ]);
+    void onChange([...supplies, { what: typed.what.trim(), unit, out: out.value.value, back: home }]);
   };
   return (
     <fieldset className="mt-5">

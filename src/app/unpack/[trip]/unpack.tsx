@@ -104,7 +104,9 @@ export function Unpack({
       change([{ item: thing.id, mark }]);
       setPanel(null);
       const next = nextUnmarked(things, new Map([...marks, [thing.id, mark]]), thing.id);
-      if (next && byKeys.current) setFocus(next.id);
+      // By thumb the rows stay where they are, until the pocket is empty and the next one opens.
+      const isEmptied = next?.stow !== thing.stow;
+      if (next && (byKeys.current || isEmptied)) setFocus(next.id);
     },
     [marks, drafts, change, things],
   );

@@ -7,6 +7,7 @@ import { findKind } from "@/core/trade/names";
 import { KINDS } from "@/core/trade/kinds";
 import type { Item } from "@/core/model";
 import { Consequence, ItemState, JOBS, Load, STOWS, TRIGGERS, type Job, type Trigger } from "@/core/model";
+import { parseNumber } from "@/core/units/quantity";
 import { saveItem } from "@/app/shelf/actions";
 import type { Answer } from "@/ui/answer";
 import { Field, SelectField, TextField } from "@/ui/field";
@@ -108,7 +109,7 @@ function toItem(id: string, v: Values, was: FileItem): unknown {
           }
         : null,
     acquired: orNull(v.acquired),
-    price: v.price.trim() === "" ? null : Number(v.price.replace(",", ".")),
+    price: parseNumber(v.price),
     warranty: orNull(v.warranty),
     expires: orNull(v.expires),
     state: v.state,

@@ -1,0 +1,137 @@
+"use client";
+
+import { useState, type KeyboardEvent, type ReactNode } from "react";
+import { STOWS } from "@/core/model";
+import { KINDS } from "@/core/trade/kinds";
+import type { CsvField, CsvRow } from "@/formats/items-csv";
+
+/** Rows shown at a time: a page of more is slow to draw and read by nobody. */
+const SHOWN = 500;
+
+const KIND_NAMES = KINDS.map(({ id }) => id).toSorted();
+
+/** What the list comes to, a row a thing. A cell is mended in place: press it, and it can be typed in. */
+export function Preview({
+  rows,
+  doubles,
+  onMend,
+}: {
+  rows: readonly CsvRow[];
+  doubles: boolean;
+  onMend: (line: number, field: CsvField, value: string) => void;
+}) {
+  // What can't be read stands first: it is what has to be mended.
+  const shown = [...rows.filter((row) => row.problem), ...rows.filter((row) => !row.problem)].slice(0, SHOWN);
+  return (
+    <div>
+      <p className="hint mb-1">Press a name, a weight, a kind or a place to mend it.</p>
+      <div
+        className="max-h-[28rem] overflow-auto border-y border-rule"
+        tabIndex={0}
+        role="region"
+        aria-label="What it comes to"
+      >
+        <table className="w-full text-[0.95rem]">
+          <thead className="sticky top-0 bg-paper text-left text-sm text-muted">
+            <tr>
+              <th className="py-1 font-normal">line</th>
+              <th className="font-normal">thing</th>
+              <th className="px-3 font-normal">weight</th>
+              <th className="font-normal">kind</th>
+              <th className="font-normal">rides</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((row) => (
+              <tr
+                key={row.line}
+                className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
+              >
+                <td className="num py-0.5 pr-3">{row.line}</td>
+                <td className="pr-3">
+                  <Cell row={row} field="name" value={row.name} onMend={onMend} />
+                  {row.problem && <span className="block text-sm">{row.problem}</span>}
+                </td>
+                <td className="num px-3">
+                  <Cell row={row} field="weight" value={row.weight} onMend={onMend} />
+                </td>
+                <td className="pr-3">
+                  <Cell row={row} field="kind" value={row.item?.kind ?? ""} of={KIND_NAMES} onMend={onMend} />
+                </td>
+                <td className="pr-3">
+                  <Cell row={row} field="stow" value={row.item?.stow ?? ""} of={STOWS} onMend={onMend}>
+                    as its kind
+                  </Cell>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {rows.length > SHOWN && <p className="hint mt-1">… and {rows.length - SHOWN} more rows.</p>}
+    </div>
+  );
+}
+
+/** One cell: its text until it is pressed, then a field, or a choice where there are only so many. */
+function Cell({
+  row: { line, name },
+  field,
+  value,
+  of,
+  onMend,
+  children = "–",
+}: {
+  row: CsvRow;
+  field: CsvField;
+  value: string;
+  of?: readonly string[];
+  onMend: (line: number, field: CsvField, value: string) => void;
+  /** Said where it is blank. */
+  children?: ReactNode;
+}) {
+  const [open, setOpen] = useState(false);
+  const label = `${field} of line ${line}${name && field !== "name" ? `, ${name}` : ""}`;
+  if (!open)
+    return (
+      <button
+        type="button"
+        aria-label={`${label}: ${value || "blank"}`}
+        className="min-h-7 w-full text-left hover:underline pointer-coarse:min-h-11"
+        onClick={() => setOpen(true)}
+      >
+        {value || children}
+      </button>
+    );
+  const keep = (typed: string) => {
+    setOpen(false);
+    if (typed !== value) onMend(line, field, typed);
+  };
+  const shared = {
+    autoFocus: true,
+    defaultValue: value,
+    className: "field !min-h-7 !py-0",
+    "aria-label": label,
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key === "Escape") setOpen(false);
+    },
+  };
+  return of ? (
+    <select {...shared} onChange={(event) => keep(event.target.value)} onBlur={() => setOpen(false)}>
+      {!of.includes(value) && <option value={value}>{value || "–"}</option>}
+      {of.map((each) => (
+        <option key={each}>{each}</option>
+      ))}
+    </select>
+  ) : (
+    <input
+      {...shared}
+      onFocus={(event) => event.target.select()}
+      onBlur={(event) => keep(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") keep(event.currentTarget.value);
+        else shared.onKeyDown(event);
+      }}
+    />
+  );
+}
