@@ -151,3 +151,49 @@ test("a new trip half typed is kept through a reload and the way back, and forgo
     expect(faults).toEqual([]);
     await page.close();
   }));
+
+test("what joined and left is said on a picture: by keyboard and by dragging, to the metre, and taken back", () =>
+  withApp("demo", async (app) => {
+    const id = "the-long-quill-2025-06-07";
+    const legsOn = async (item: string) => {
+      const trip = (await exported(app)).trips.find((each) => each.id === id) as unknown as {
+        legs: { id: string; distance: string }[];
+        marks: { item: string; legs?: string[]; use?: string }[];
+      };
+      return { legs: trip.legs, on: trip.marks.find((mark) => mark.item === item) };
+    };
+    const { page, faults } = await openPage(browser, `${app.url}/trips/${id}`);
+    const end = (name: string) => page.getByRole("slider", { name: `${name}, to` });
+    const before = await legsOn("down-jacket");
+    expect(before.on?.legs).toHaveLength(2);
+
+    // By keyboard, a leg further; its mark stays.
+    await end("Down jacket").focus();
+    await page.keyboard.press("PageUp");
+    await page.getByText(/^Down jacket: 0.*km to/).waitFor();
+    await expect.poll(async () => (await legsOn("down-jacket")).on?.legs?.length).toBe(3);
+    expect((await legsOn("down-jacket")).on).toMatchObject({ use: before.on?.use });
+
+    // By dragging, into the middle of a leg: a leg more, and all the others still go all the way.
+    await page.getByLabel("Another thing").selectOption({ label: "Camera" });
+    await end("Camera").waitFor();
+    const box = (await end("Camera").boundingBox())!;
+    const bar = (await page.getByRole("group", { name: /^Camera: / }).boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x - bar.width * 0.1, box.y + 5, { steps: 5 });
+    await page.mouse.up();
+    await expect.poll(async () => (await legsOn("camera")).legs.length).toBe(5);
+    const cut = await legsOn("camera");
+    expect(cut.on?.legs).toHaveLength(4);
+    expect((await legsOn("quilt")).on?.legs).toBeUndefined();
+    expect((await legsOn("down-jacket")).on?.legs).toHaveLength(3);
+    await page.getByRole("button", { name: "Undo" }).first().click();
+    await expect.poll(async () => (await legsOn("camera")).on?.legs).toBeUndefined();
+
+    // Carried again, and what is marked can't be taken off its last stretch.
+    await page.getByRole("button", { name: "Down jacket: carried again" }).click();
+    await expect.poll(async () => (await legsOn("down-jacket")).on?.legs?.length ?? 0).not.toBe(3);
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

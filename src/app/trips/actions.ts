@@ -4,12 +4,13 @@ import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
-import { Carry, ItemId, Trip, TripId } from "@/core/model";
+import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
+import { Carry, ItemId, MOST_LEGS, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
-import { allItems } from "@/data/items";
+import { allItems, findItem } from "@/data/items";
 import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
@@ -115,6 +116,42 @@ export async function saveTrip(
   });
   revalidatePath("/", "layout");
   return { ok: true, value: id };
+}
+
+const Stretches = z.array(
+  z.object({ from: z.number().min(0), to: z.number().positive() }).refine(({ from, to }) => from < to, {
+    message: "It ends before it starts.",
+  }),
+);
+
+/** Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where that changes in mid-leg. */
+export async function setStretches(trip: TripId, item: ItemId, raw: readonly Stretch[]): Promise<Answer> {
+  const db = await store();
+  const known = await findTrip(db, TripId.parse(trip));
+  if (!known) return refuse({ "": "That trip is no longer here." });
+  const thing = await findItem(db, ItemId.parse(item));
+  if (!thing) return refuse({ "": "That thing is no longer on the shelf." });
+  const stretches = Stretches.safeParse(raw);
+  if (!stretches.success) return refuse(byField(stretches.error));
+  const carries = await carriesOf(db, { trip: known.id });
+  const before = carries.find((carry) => carry.item === thing.id);
+  if (stretches.data.length === 0 && before?.mark)
+    return refuse({
+      "": `${thing.name} is marked on this trip. Take the mark back first, or leave it a stretch.`,
+    });
+  const next = carriedOnStretches({ ...known, carries }, thing.id, stretches.data);
+  if (next.legs.length > MOST_LEGS) return refuse({ "": "That would be more legs than a trip can have." });
+  await db.transaction(async (tx) => {
+    await saveTrips(tx, [next]);
+    if (stretches.data.length === 0) await removeCarries(tx, known.id, [thing.id]);
+    await saveCarries(
+      tx,
+      known.id,
+      next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
+    );
+  });
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
 }
 
 /** What the form does not show of a leg (its dates, its own weather) stays as it was. */

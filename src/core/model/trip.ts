@@ -9,6 +9,9 @@ const Offers = z
   .partialRecord(Offer, Strength)
   .meta({ description: "What the way offers: beds, kitchens, tap water, sockets." });
 
+/** Legs that a trip can have. */
+export const MOST_LEGS = 400;
+
 /** A stretch of a trip with one load and one ground. What it leaves unsaid is as on the whole trip. */
 export const Leg = z.object({
   id: LegId,
@@ -62,7 +65,7 @@ export const Trip = z.object({
     .meta({ description: "Nights out; null: from the dates." }),
   planned: z.boolean().default(false).meta({ description: "true: not walked yet." }),
   cut: z.boolean().default(false).meta({ description: "Cut short before its time." }),
-  legs: z.array(Leg).max(400),
+  legs: z.array(Leg).max(MOST_LEGS),
   conditions: Conditions.default({}),
   offers: Offers.default({}),
   felt: z.array(FeltNight).max(400).default([]),

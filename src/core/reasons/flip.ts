@@ -1,4 +1,4 @@
-import { addDays, formatISO, parseISO } from "date-fns";
+import { daysAfter } from "../ledger/days";
 import { carriedOn, type Book, type Carried } from "../ledger/book";
 import { nextLike, type NextOuting } from "../ledger/next-outing";
 import { outingOf, type Outing } from "../ledger/outing";
@@ -182,7 +182,7 @@ function supposedOuting(
   at: number,
 ): Outing {
   // Only their order counts: the length is given.
-  const day = formatISO(addDays(parseISO(today), at + 1), { representation: "date" });
+  const day = daysAfter(today, at + 1);
   const trip = Trip.parse({
     id: `supposed-${at}`,
     name: "a trip like your last",

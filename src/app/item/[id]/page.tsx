@@ -1,3 +1,4 @@
+import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { CONDITION } from "@/core/trade/kind";
@@ -20,13 +21,17 @@ import { WearChart, type WearPoint } from "./wear-chart";
 import { itemPath, tripPath } from "@/ui/paths";
 import { idIn } from "@/app/id-in";
 
-export default async function ItemPage({
-  params,
-  searchParams,
-}: {
-  params: Promise<{ id: string }>;
-  searchParams: Promise<{ trip?: string }>;
-}) {
+interface Asked {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ trip?: string }>;
+}
+
+export async function generateMetadata({ params }: Pick<Asked, "params">): Promise<Metadata> {
+  const id = idIn(ItemId, (await params).id);
+  return { title: (await readBook()).book.item(id)?.name };
+}
+
+export default async function ItemPage({ params, searchParams }: Asked) {
   const id = idIn(ItemId, (await params).id);
   const { trip: lit } = await searchParams;
   const { book, judgements } = await readBook();

@@ -1,10 +1,13 @@
+import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { carriedOn } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { alikeNights } from "@/core/ledger/nights";
+import { endsOf, stretchesOf } from "@/core/ledger/stretches";
+import { legName } from "@/core/say/mark";
 import { sayNights } from "@/core/say/nights";
-import { TripId, type ItemId, type LegId } from "@/core/model";
+import { TripId, type ItemId, type LegId, type Mark } from "@/core/model";
 import { count, sayDays, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
 import { Figure } from "@/ui/figure";
 import { PageHead } from "@/ui/page-head";
@@ -13,8 +16,18 @@ import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { itemPath, tripPath, unpackPath } from "@/ui/paths";
 import { idIn } from "@/app/id-in";
+import { WayPicture } from "./way-picture";
 
-export default async function TripPage({ params }: { params: Promise<{ id: string }> }) {
+interface Asked {
+  readonly params: Promise<{ id: string }>;
+}
+
+export async function generateMetadata({ params }: Asked): Promise<Metadata> {
+  const id = idIn(TripId, (await params).id);
+  return { title: (await readBook()).log.trips.find((trip) => trip.id === id)?.name };
+}
+
+export default async function TripPage({ params }: Asked) {
   const id = idIn(TripId, (await params).id);
   const { log, book } = await readBook();
   const trip = log.trips.find((each) => each.id === id);
@@ -33,6 +46,7 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
   const nameOf = (item: ItemId) => book.item(item)?.name ?? item;
   const sayLegs = (legs: readonly LegId[]) =>
     legs.map((leg) => trip.legs.findIndex(({ id: its }) => its === leg) + 1).join(", ");
+  const ends = endsOf(trip.legs);
   const told = carried.filter(
     ({ carry }) => carry.mark && (carry.mark.note || carry.mark.troubles.length || carry.mark.exit),
   );
@@ -83,6 +97,28 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
         </Figure>
         <Figure name="carried for nothing">{sayDeadWeight(deadGramMetres, units)}</Figure>
       </dl>
+      <WayPicture
+        trip={trip.id}
+        legs={trip.legs.map(({ id: leg }, n) => ({
+          id: leg,
+          name: legName(trip.legs, leg),
+          from: ends[n]!,
+          to: ends[n + 1]!,
+        }))}
+        rows={carried.map(({ item, carry: { legs, mark } }) => ({
+          item: item.id,
+          name: item.name,
+          slot: item.slot,
+          stretches: stretchesOf(trip.legs, legs),
+          place: placeOf(mark),
+        }))}
+        others={book.items
+          .filter(
+            ({ id: other, state }) => state === "active" && !carried.some(({ item }) => item.id === other),
+          )
+          .map(({ id: other, name }) => ({ item: other, name }))}
+        units={units}
+      />
       <div className="grid gap-8 lg:grid-cols-2">
         <section>
           <h2 className="mb-1 text-lg">The way</h2>
@@ -194,4 +230,14 @@ export default async function TripPage({ params }: { params: Promise<{ id: strin
       </div>
     </>
   );
+
+  /** Where it failed or left, if that was said. */
+  function placeOf(mark: Mark | null) {
+    const at = mark?.at;
+    const leg = trip!.legs.findIndex(({ id: its }) => its === at?.leg);
+    const metres = at?.distance?.m ?? (leg < 0 ? null : (ends[leg]! + ends[leg + 1]!) / 2);
+    if (!mark || metres === null) return null;
+    const words = mark.exit?.how ?? mark.troubles.at(-1) ?? "something happened";
+    return { metres: Math.min(metres, outing.metres), words: `${words}, at ${sayDistance(metres, units)}` };
+  }
 }

@@ -1,3 +1,4 @@
+import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { Item, ItemId } from "@/core/model";
 import { store } from "@/data/connection";
@@ -6,6 +7,8 @@ import { PageHead } from "@/ui/page-head";
 import { readBook } from "../../../book";
 import { ItemForm } from "./item-form";
 import { idIn } from "@/app/id-in";
+
+export const metadata: Metadata = { title: "Edit a thing" };
 
 export default async function EditItemPage({ params }: { params: Promise<{ id: string }> }) {
   const id = idIn(ItemId, (await params).id);

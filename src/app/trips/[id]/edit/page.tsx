@@ -1,3 +1,4 @@
+import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { TripId } from "@/core/model";
 import { carriesOf } from "@/data/carries";
@@ -8,6 +9,8 @@ import { readBook } from "../../../book";
 import { TripForm } from "../../trip-form";
 import { packable, tripValues } from "../../trip-values";
 import { idIn } from "@/app/id-in";
+
+export const metadata: Metadata = { title: "Edit a trip" };
 
 export default async function EditTripPage({ params }: { params: Promise<{ id: string }> }) {
   const id = idIn(TripId, (await params).id);

@@ -1,0 +1,127 @@
+import type { Carry, ItemId, Leg, LegId, Trip } from "../model";
+import { daysAfter, daysBetween } from "./days";
+
+/** A part of a trip's way, in metres from its start. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What a change of load leaves on either side is no leg of its own under this, in metres: it joins the nearer leg's end. */
+export const SHORTEST_LEG = 50;
+
+type Walk = Pick<Trip, "legs" | "carries">;
+
+/** Where each leg starts, and where the last one ends, in metres. */
+export function endsOf(legs: readonly Pick<Leg, "distance">[]): number[] {
+  const ends = [0];
+  for (const { distance } of legs) ends.push(ends.at(-1)! + distance.m);
+  return ends;
+}
+
+/** Where a thing was along, legs in a row as one stretch; `on` null: all the way. */
+export function stretchesOf(legs: readonly Leg[], on: readonly LegId[] | null): Stretch[] {
+  const ends = endsOf(legs);
+  const stretches: { from: number; to: number }[] = [];
+  legs.forEach(({ id }, n) => {
+    if (on !== null && !on.includes(id)) return;
+    const last = stretches.at(-1);
+    if (last && last.to === ends[n]) last.to = ends[n + 1]!;
+    else stretches.push({ from: ends[n]!, to: ends[n + 1]! });
+  });
+  return stretches;
+}
+
+/**
+ * The trip with a leg's end at a distance: a leg is a stretch with one load, so a change of load on the way begins another.
+ * Dates and nights are shared out by distance; what was carried on the leg is carried on both parts. Within
+ * {@link SHORTEST_LEG} of a leg's end, or beyond the way, it is the same trip.
+ *
+ * @param metres from the start of the trip
+ */
+export function splitAt<W extends Walk>(trip: W, metres: number): W {
+  const ends = endsOf(trip.legs);
+  const n = trip.legs.findIndex(
+    (_, at) => metres > ends[at]! + SHORTEST_LEG && metres < ends[at + 1]! - SHORTEST_LEG,
+  );
+  const leg = trip.legs[n];
+  if (!leg) return trip;
+  const id = freeLegId(trip.legs);
+  const [first, second] = partsOf(leg, id, metres - ends[n]!);
+  return {
+    ...trip,
+    legs: [...trip.legs.slice(0, n), first, second, ...trip.legs.slice(n + 1)],
+    carries: trip.carries.map((carry) => ({
+      ...carry,
+      legs: carry.legs?.flatMap((on) => (on === leg.id ? [on, id] : on)) ?? null,
+      mark: movedPlace(carry, leg.id, id, metres),
+    })),
+  };
+}
+
+/** What happened on the leg at a known distance past the cut happened on its second part. */
+function movedPlace({ mark }: Carry, leg: LegId, second: LegId, metres: number): Carry["mark"] {
+  const at = mark?.at;
+  if (!at || at.leg !== leg || !at.distance || at.distance.m <= metres) return mark;
+  return { ...mark, at: { ...at, leg: second } };
+}
+
+/** A leg id that none of them bears. */
+export function freeLegId(legs: readonly Pick<Leg, "id">[]): LegId {
+  const taken = new Set<string>(legs.map(({ id }) => id));
+  let n = legs.length + 1;
+  while (taken.has(`leg-${n}`)) n++;
+  return `leg-${n}` as LegId;
+}
+
+/** A leg cut at some metres from its own start. */
+function partsOf(leg: Leg, id: LegId, metres: number): [Leg, Leg] {
+  const share = metres / leg.distance.m;
+  const nights = leg.nights === null ? null : Math.round(leg.nights * share);
+  const turn =
+    leg.starts && leg.ends
+      ? daysAfter(leg.starts, Math.round(daysBetween(leg.starts, leg.ends) * share))
+      : null;
+  const long = (m: number) => ({ typed: `${Math.round(m)} m`, m: Math.round(m) });
+  const firstLong = long(metres);
+  const climbed = leg.ascent === null ? null : Math.round(leg.ascent.m * share);
+  return [
+    {
+      ...leg,
+      distance: firstLong,
+      ascent: climbed === null ? null : long(climbed),
+      nights,
+      ends: turn ?? leg.ends,
+    },
+    {
+      ...leg,
+      id,
+      // Not a metre is lost to rounding.
+      distance: { typed: `${leg.distance.m - firstLong.m} m`, m: leg.distance.m - firstLong.m },
+      ascent: climbed === null ? null : long(leg.ascent!.m - climbed),
+      nights: nights === null ? null : leg.nights! - nights,
+      starts: turn ?? leg.starts,
+    },
+  ];
+}
+
+/** The trip with a thing carried on just these stretches, its legs cut where one begins or ends. Not carried at all where there are none. */
+export function carriedOnStretches<W extends Walk>(trip: W, item: ItemId, stretches: readonly Stretch[]): W {
+  const cut = stretches
+    .flatMap(({ from, to }) => [from, to])
+    .reduce((walk, metres) => splitAt(walk, metres), trip);
+  const ends = endsOf(cut.legs);
+  const on = cut.legs.filter((_, n) => {
+    const middle = (ends[n]! + ends[n + 1]!) / 2;
+    return stretches.some(({ from, to }) => from <= middle && middle <= to);
+  });
+  const legs = on.length === cut.legs.length ? null : on.map(({ id }) => id);
+  const known = cut.carries.some((carry) => carry.item === item);
+  if (on.length === 0) return { ...cut, carries: cut.carries.filter((carry) => carry.item !== item) };
+  return {
+    ...cut,
+    carries: known
+      ? cut.carries.map((carry) => (carry.item === item ? { ...carry, legs } : carry))
+      : [...cut.carries, { item, legs, mark: null }],
+  };
+}
