@@ -172,6 +172,7 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
     exit: { how: "worn out" },
     cause: "worn",
     note: "uppers split on the spine",
+    at: { leg: 4, distance: "371 km" },
     condition: 0,
     cost: "discomfort",
   },
@@ -244,6 +245,7 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
     troubles: ["damaged"],
     cause: "misuse",
     note: "thorn",
+    at: { leg: 2, distance: "121 km" },
     fix: "swapped",
   },
   "Air pad @ Sunder crossing": {
@@ -263,6 +265,7 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
   "Down jacket @ The Long Quill": {
     exit: { how: "sent home" },
     legs: [1, 2],
+    at: { leg: 2, distance: "192 km" },
     note: "too warm once off the spine",
   },
   "Folding chair @ Cinder flats": { note: "an evening in it, worth every gram that once" },

@@ -1,12 +1,13 @@
 import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
-import type { Log } from "@/core/model";
+import type { WholeLog } from "@/core/model";
 import { DETAILS, ITEMS } from "./gear";
+import { quillTrack } from "./track";
 import { ENTRIES, TRIPS } from "./trips";
 
 const USES = { u: "used", h: "hardly", n: "unused" } as const;
 
 /** The demo walker's log. Everything in it is invented: the walker, the islands and the gear. */
-export function demoLog(): Log {
+export function demoLog(): WholeLog {
   const items = ITEMS.map(([name, kind, weight, , more]) => ({ name, kind, weight, ...more }));
   const trips = TRIPS.map((trip, t) => ({
     ...trip,
@@ -23,5 +24,6 @@ export function demoLog(): Log {
   const names = new Set(TRIPS.flatMap((trip) => ITEMS.map(([name]) => `${name} @ ${trip.name}`)));
   const stray = Object.keys(DETAILS).find((key) => !names.has(key));
   if (stray) throw new Error(`demoLog: no mark for the detail "${stray}"`);
-  return read.log;
+  const quill = read.log.trips.find(({ name }) => name === "The Long Quill")!;
+  return { ...read.log, tracks: [{ ...quillTrack(), trip: quill.id }] };
 }

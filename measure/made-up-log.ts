@@ -1,10 +1,10 @@
 import { KINDS } from "@/core/trade/kinds";
-import type { Log } from "@/core/model";
+import type { WholeLog } from "@/core/model";
 import { FORMAT, readLogFile, sayProblem, VERSION } from "@/formats/log-file";
 import { seeded } from "./seeded";
 
 /** A log of every item on every trip, or a `share` of them, 0 to 1; one mark in twenty with more to say than its use. */
-export function madeUpLog(itemCount: number, tripCount: number, share = 1): Log {
+export function madeUpLog(itemCount: number, tripCount: number, share = 1): WholeLog {
   const random = seeded(7);
   const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]!;
   const items = Array.from({ length: itemCount }, (_, n) => {

@@ -12,6 +12,8 @@ import { whatIf } from "@/core/reasons/what-if";
 import { readLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
+import { joinTracks } from "@/core/track/join";
+import { thinned } from "@/core/track/thin";
 import { parseXml, readGpx } from "@/formats/gpx";
 import { ensureBuild } from "../scripts/setup.mjs";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
@@ -159,8 +161,13 @@ async function speedOfTracks(): Promise<void> {
   const text = `<?xml version="1.0"?><gpx version="1.1"><trk><trkseg>${points.join("\n")}</trkseg></trk></gpx>`;
   await against(
     () => parseXml(text),
-    "read and measured, to the XML package alone",
-    () => readGpx(text),
+    "read, measured, cut into days and thinned, to the XML package alone",
+    () => {
+      const read = readGpx(text);
+      const walk = read.ok ? joinTracks(read.tracks) : read;
+      if (!walk.ok) throw new Error(walk.why);
+      thinned(walk.value);
+    },
     "≤ 3 ×",
     7,
   );

@@ -11,12 +11,12 @@ import {
   Trouble,
   Use,
   WhyUnused,
-  type Log,
+  type WholeLog,
 } from "@/core/model";
 import { FORMAT, readLogFile, sayProblem, VERSION } from "@/formats/log-file";
 
 /** A log from a file in the open format; throws where it is not one. */
-export function logOf(file: object): Log {
+export function logOf(file: object): WholeLog {
   const read = readLogFile(JSON.stringify({ format: FORMAT, version: VERSION, ...file }));
   if (!read.ok) throw new Error(read.problems.map(sayProblem).join("\n"));
   return read.log;

@@ -197,3 +197,45 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     expect(faults).toEqual([]);
     await page.close();
   }));
+
+test("two tracks are one walk: what both tell is counted once, days become legs, and it comes out again as GPX", () =>
+  withApp("demo", async (app) => {
+    const gpx = (from: string, lon: number, points: number) => ({
+      name: `${from.slice(0, 10)}.gpx`,
+      mimeType: "application/gpx+xml",
+      buffer: Buffer.from(
+        `<gpx version="1.1"><trk><name>${from.slice(0, 10)}</name><trkseg>${Array.from({ length: points }, (_, n) => `<trkpt lat="0" lon="${(lon + n / 1000).toFixed(5)}"><ele>${100 + n}</ele><time>${new Date(Date.parse(from) + n * 120_000).toISOString()}</time></trkpt>`).join("")}</trkseg></trk></gpx>`,
+      ),
+    });
+    const { page, faults } = await openPage(browser, `${app.url}/trips/new`);
+    const files = page.locator("input[type=file]");
+    await files.setInputFiles({
+      name: "jump.gpx",
+      mimeType: "application/gpx+xml",
+      buffer: Buffer.from(
+        `<gpx><trk><trkseg><trkpt lat="0" lon="0"><time>2026-10-01T08:00:00Z</time></trkpt><trkpt lat="0" lon="3"><time>2026-10-01T08:01:00Z</time></trkpt></trkseg></trk></gpx>`,
+      ),
+    });
+    await page.getByText(/point 2 lies 334 km from the one before it/).waitFor();
+    await files.setInputFiles([
+      gpx("2026-10-02T08:00:00Z", 0.2, 150),
+      gpx("2026-10-01T08:00:00Z", 0, 201),
+      gpx("2026-10-02T12:00:00Z", 0.32, 81),
+    ]);
+    await page.getByText(/tells again of a time that another track told already/).waitFor();
+    await page.getByText("a leg for each day (2)").click();
+    expect(await page.getByLabel("Leg 1").inputValue()).toBe("1 October 2026");
+    expect(await page.getByLabel("First day").inputValue()).toBe("2026-10-01");
+    await page.getByLabel("Name", { exact: true }).fill("Two days east");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.waitForURL(/unpack/);
+    await page.goto(`${app.url}/trips/two-days-east-2026-10-01`);
+    await page.getByRole("img", { name: /^Profile: 44.km, between 100.m and 300.m/ }).waitFor();
+    await page.getByRole("img", { name: "Plan of the way, north up" }).waitFor();
+    const written = await (await fetch(`${app.url}/api/track/two-days-east-2026-10-01`)).text();
+    expect(written).toMatch(/<gpx version="1.1" creator="Nettle Tally"/);
+    const log = (await exported(app)) as unknown as { tracks: { trip: string; metres: number }[] };
+    expect(log.tracks.map(({ trip }) => trip)).toContain("two-days-east-2026-10-01");
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

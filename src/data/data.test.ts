@@ -20,7 +20,7 @@ import {
   Trip,
   type Carry,
   type ItemId,
-  type Log,
+  type WholeLog,
   type TripId,
 } from "@/core/model";
 import { readLogFile, writeLogFile } from "@/formats/log-file";
@@ -28,7 +28,7 @@ import { carriesOf, changeCarry, removeCarries, saveCarries } from "./carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
 import { lockFolder } from "./lock";
-import { readLog, replaceLog } from "./log";
+import { readWholeLog, replaceLog } from "./log";
 import { migrate } from "./migrate";
 import { saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
@@ -45,7 +45,7 @@ afterAll(() => store.close());
 const ROLLED_BACK = new Error("rolled back");
 
 /** Runs `work` on these records and leaves nothing behind. */
-async function withLog(log: Log, work: (db: Db) => Promise<void>): Promise<void> {
+async function withLog(log: WholeLog, work: (db: Db) => Promise<void>): Promise<void> {
   await store
     .transaction(async (tx) => {
       await replaceLog(tx, log);
@@ -84,7 +84,7 @@ describe("what is kept is what is read", () => {
     await fc.assert(
       fc.asyncProperty(anyFile, async (file) => {
         const log = logOf(file);
-        await withLog(log, async (db) => expect(await readLog(db)).toEqual(log));
+        await withLog(log, async (db) => expect(await readWholeLog(db)).toEqual(log));
       }),
       { numRuns: 25 },
     );
@@ -100,7 +100,7 @@ describe("what is kept is what is read", () => {
       entries: oldest(log.entries, (entry) => entry.on),
       rulings: oldest(log.rulings, (ruling) => ruling.on),
     };
-    await withLog(log, async (db) => expect(await readLog(db)).toEqual(inOrder));
+    await withLog(log, async (db) => expect(await readWholeLog(db)).toEqual(inOrder));
   });
 
   test("a ruling is on a thing, or on something to add, and never on both or neither", async () => {
@@ -121,7 +121,7 @@ describe("what is kept is what is read", () => {
         },
       ],
     });
-    await withLog(ruled, async (db) => expect(await readLog(db)).toEqual(ruled));
+    await withLog(ruled, async (db) => expect(await readWholeLog(db)).toEqual(ruled));
     for (const both of [
       { item: MUG, what: "Sit mat" },
       { item: null, what: null },
@@ -141,7 +141,7 @@ describe("what is kept is what is read", () => {
           const mark = said && Mark.parse(said);
           await withLog(small(), async (db) => {
             await saveCarries(db, FIRST, [{ item: MUG, legs, mark }]);
-            const log = await readLog(db);
+            const log = await readWholeLog(db);
             expect(log.trips.find(({ id }) => id === FIRST)!.carries).toEqual([{ item: MUG, legs, mark }]);
             expect(await carriesOf(db, { trip: FIRST })).toEqual([{ trip: FIRST, item: MUG, legs, mark }]);
           });
@@ -205,7 +205,7 @@ describe("marks and packs", () => {
   test("what is taken off a list, with its mark, is gone; the rest stays", () =>
     withLog(small(), async (db) => {
       await removeCarries(db, "later" as TripId, [MUG]);
-      expect((await readLog(db)).trips.map(({ carries }) => carries.map(({ item }) => item))).toEqual([
+      expect((await readWholeLog(db)).trips.map(({ carries }) => carries.map(({ item }) => item))).toEqual([
         ["mug"],
         ["pot"],
       ]);
@@ -215,7 +215,7 @@ describe("marks and packs", () => {
     withLog(small(), async (db) => {
       await removeTrip(db, FIRST);
       await removeItem(db, MUG);
-      const log = await readLog(db);
+      const log = await readWholeLog(db);
       expect(log.items.map(({ id }) => id)).toEqual(["pot", "spoon"]);
       expect(log.trips.map(({ id, carries }) => [id, carries.map(({ item }) => item)])).toEqual([
         ["later", ["pot"]],
@@ -244,9 +244,9 @@ describe("marks and packs", () => {
 
   test("an item saved again keeps its place on the shelf", () =>
     withLog(small(), async (db) => {
-      const [mug] = (await readLog(db)).items;
+      const [mug] = (await readWholeLog(db)).items;
       await saveItems(db, [{ ...mug!, name: "Tin mug" }]);
-      expect((await readLog(db)).items.map(({ name }) => name)).toEqual(["Tin mug", "Pot", "Spoon"]);
+      expect((await readWholeLog(db)).items.map(({ name }) => name)).toEqual(["Tin mug", "Pot", "Spoon"]);
     }));
 
   test("what the tables themselves refuse: no pieces, an end before the start, a mark on nothing", () =>
@@ -298,8 +298,8 @@ describe("legs keep their identity", () => {
       expect((await carriesOf(db, { item: MUG }))[0]!.legs).toEqual(["out", "back"]);
       expect((await findTrip(db, "w" as TripId))!.legs.map(({ id }) => id)).toEqual(["back", "out"]);
       await saveTrips(db, [{ ...before, legs: [over!, out!, back!] }]);
-      const [carry] = (await readLog(db)).trips[0]!.carries;
-      expect(carried(carry!, (await readLog(db)).trips[0]!)).toBeCloseTo(20_000 + 22_000, 6);
+      const [carry] = (await readWholeLog(db)).trips[0]!.carries;
+      expect(carried(carry!, (await readWholeLog(db)).trips[0]!)).toBeCloseTo(20_000 + 22_000, 6);
     }));
 
   const carried = (carry: Carry, trip: Trip) => carriedOn(outingOf(trip), carry).metres;
@@ -327,7 +327,7 @@ test("every field of the model has its column, and is kept", async () => {
 test("a log in which every field is said is kept whole", () => {
   const said = logOf(EVERYTHING);
   expect(readLogFile(writeLogFile(said))).toEqual({ ok: true, log: said });
-  return withLog(said, async (db) => expect(await readLog(db)).toEqual(said));
+  return withLog(said, async (db) => expect(await readWholeLog(db)).toEqual(said));
 });
 
 const EVERYTHING = {
@@ -484,7 +484,7 @@ describe("older data", () => {
     await old.exec(await readFile("tests/carried-forward/folder-v1.sql", "utf8"));
     await migrate(old);
     await migrate(old);
-    expect(await readLog(old)).toMatchObject({
+    expect(await readWholeLog(old)).toMatchObject({
       settings: {
         school: "lean",
         currency: "£",

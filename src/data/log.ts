@@ -1,13 +1,14 @@
-import type { Log } from "@/core/model";
+import type { Log, WholeLog } from "@/core/model";
 import { allCarries, saveCarries } from "./carries";
 import type { Db } from "./db";
 import { allEntries, saveEntries } from "./entries";
 import { allItems, saveItems } from "./items";
 import { allRulings, saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
+import { allTracks, saveTracks } from "./tracks";
 import { allTrips, saveTrips } from "./trips";
 
-/** The whole log, for judging and for saving to a file. */
+/** The log, for judging. */
 export async function readLog(db: Db): Promise<Log> {
   const settings = await readSettings(db);
   const items = await allItems(db);
@@ -19,18 +20,25 @@ export async function readLog(db: Db): Promise<Log> {
   return { settings, items, trips, entries: await allEntries(db), rulings: await allRulings(db) };
 }
 
+/** The log and its tracks, for saving to a file. */
+export const readWholeLog = async (db: Db): Promise<WholeLog> => ({
+  ...(await readLog(db)),
+  tracks: await allTracks(db),
+});
+
 /** Adds a log to what is there. Run it in a transaction. */
-export async function addLog(db: Db, log: Log): Promise<void> {
+export async function addLog(db: Db, log: WholeLog): Promise<void> {
   await saveItems(db, log.items);
   await saveTrips(db, log.trips);
   for (const trip of log.trips) if (trip.carries.length) await saveCarries(db, trip.id, trip.carries);
   await saveEntries(db, log.entries);
   await saveRulings(db, log.rulings);
+  await saveTracks(db, log.tracks);
 }
 
 /** Puts a log in the place of everything there. Run it in a transaction. */
-export async function replaceLog(db: Db, log: Log): Promise<void> {
-  for (const table of ["ruling", "entry", "carry", "leg", "trip", "item"])
+export async function replaceLog(db: Db, log: WholeLog): Promise<void> {
+  for (const table of ["track", "ruling", "entry", "carry", "leg", "trip", "item"])
     await db.query(`delete from ${table}`);
   await addLog(db, log);
   await saveSettings(db, log.settings);

@@ -1,6 +1,11 @@
+import { readFileSync } from "node:fs";
 import geodesic from "geographiclib-geodesic";
 import { expect, test } from "vitest";
-import { ASCENT_NOISE_M, readGpx } from "./gpx";
+import { validateXML } from "xmllint-wasm";
+import { ASCENT_NOISE_M, sumOf } from "@/core/track/sums";
+import { joinTracks } from "@/core/track/join";
+import { thinned } from "@/core/track/thin";
+import { readGpx, writeGpx } from "./gpx";
 
 const file = (inside: string, version = "1.1") =>
   `<?xml version="1.0"?><gpx version="${version}" creator="test" xmlns="http://www.topografix.com/GPX/1/${version.at(-1)}">${inside}</gpx>`;
@@ -11,7 +16,8 @@ const track = (...segments: string[]) =>
 const sums = (text: string) => {
   const read = readGpx(text);
   if (!read.ok) throw new Error(read.why);
-  return read.value.tracks[0]!;
+  const { name, segments } = read.tracks[0]!;
+  return { name, ...sumOf(segments) };
 };
 
 // Source: T. Vincenty, Survey Review 23:176 (1975), worked example, 54 972.271 m.
@@ -28,7 +34,7 @@ test("gaps between segments are not walked; several tracks are several legs", ()
   const step = (lat: number) => geodesic.Geodesic.WGS84.Inverse(lat, 10, lat, 10.01).s12!;
   expect(sums(track(one, far)).metres).toBeCloseTo(step(10) + step(11), 6);
   const two = readGpx(file(`<trk><trkseg>${one}</trkseg></trk><trk><trkseg>${far}</trkseg></trk>`));
-  expect(two.ok && two.value.tracks.map(({ name }) => name)).toEqual(["Track 1", "Track 2"]);
+  expect(two.ok && two.tracks.map(({ name }) => name)).toEqual(["Track 1", "Track 2"]);
 });
 
 test("ascent leaves the noise out and counts the climb", () => {
@@ -83,4 +89,46 @@ test.each([
 ])("refuses %s with a reason", (text, why) => {
   const read = readGpx(text);
   expect(!read.ok && read.why).toMatch(why);
+});
+
+/** The track of a text, as it is kept. */
+const kept = (text: string) => {
+  const read = readGpx(text);
+  const walk = read.ok ? joinTracks(read.tracks) : read;
+  if (!walk.ok) throw new Error(walk.why);
+  return thinned(walk.value);
+};
+
+test("what is written is GPX 1.1 by its schema, and read again it is the same way with its waypoints", async () => {
+  const inside = Array.from({ length: 60 }, (_, n) =>
+    point(
+      10 + n / 900,
+      10 + Math.sin(n) / 900,
+      n % 9 ? 200 + n : undefined,
+      new Date(1_770_000_000_000 + n * 60_000).toISOString(),
+    ),
+  );
+  const first = kept(track(inside.slice(0, 30).join(""), inside.slice(31).join("")));
+  const written = writeGpx('Salt & "pan" <loop>', first, [
+    { metres: 0, name: "Pad", words: "damaged" },
+    { metres: 3000, name: "Shoes & laces", words: "worn out" },
+  ]);
+  const schema = readFileSync(new URL("./gpx-1.1.xsd", import.meta.url), "utf8");
+  const valid = await validateXML({
+    xml: [{ fileName: "walk.gpx", contents: written }],
+    schema: [{ fileName: "gpx.xsd", contents: schema }],
+  });
+  expect(valid.errors).toEqual([]);
+  expect(written).toContain("<name>Salt &amp; &quot;pan&quot; &lt;loop&gt;</name>");
+  const again = kept(written).points;
+  expect(again.map(([, ...rest]) => rest)).toEqual(first.points.map(([, ...rest]) => rest));
+  // Degrees are kept to about a metre, so the way along them may differ by as much.
+  again.forEach(([metres], n) => expect(Math.abs(metres - first.points[n]![0])).toBeLessThanOrEqual(2));
+  // The check can fail: a waypoint after the track is against the schema.
+  const wrong = written.replace(/<wpt[\s\S]*<\/wpt>/, "").replace("</gpx>", '<wpt lat="1" lon="1"/></gpx>');
+  const refused = await validateXML({
+    xml: [{ fileName: "walk.gpx", contents: wrong }],
+    schema: [{ fileName: "gpx.xsd", contents: schema }],
+  });
+  expect(refused.valid).toBe(false);
 });

@@ -13,10 +13,11 @@ import {
   Place,
   Ruling,
   Settings,
+  Track,
   Trip,
   TripId,
   Weighing,
-  type Log,
+  type WholeLog,
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { KindName } from "@/core/trade/names";
@@ -93,10 +94,12 @@ export const LogFile = z.object({
   trips: z.array(FileTrip).max(5000).default([]),
   entries: z.array(FileEntry).max(50_000).default([]),
   rulings: z.array(FileRuling).max(50_000).default([]),
+  tracks: z.array(Track).max(5000).default([]),
 });
 
 export type ReadLog =
-  { readonly ok: true; readonly log: Log } | { readonly ok: false; readonly problems: readonly Problem[] };
+  | { readonly ok: true; readonly log: WholeLog }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Reads a file in the open format. Whatever is wrong is named by its place; nothing is read by halves. */
 export function readLogFile(text: string): ReadLog {
@@ -113,9 +116,19 @@ export function readLogFile(text: string): ReadLog {
     };
   }
   const log = toLog(parsed.data);
-  const problems = logProblems(log);
+  const problems = [...logProblems(log), ...strayTracks(log)];
   return problems.length ? { ok: false, problems } : { ok: true, log };
 }
+
+/** A track belongs to a trip that is there, and a trip has one. */
+const strayTracks = ({ trips, tracks }: WholeLog): Problem[] => {
+  const without = new Set(trips.map(({ id }) => id));
+  return tracks.flatMap(({ trip }, n) =>
+    without.delete(trip)
+      ? []
+      : [{ path: ["tracks", n, "trip"], message: `There is no trip “${trip}”, or it has a track already.` }],
+  );
+};
 
 /** So many brackets opened one in another, that to find the fault in them would take more memory than there is. */
 const DEEP = /(?:[[{]\s*(?:"[^"]{0,80}"\s*:\s*)?){500}/;
@@ -147,7 +160,7 @@ function parseJson(text: string): { ok: true; value: unknown } | { ok: false; pr
   }
 }
 
-function toLog(file: z.infer<typeof LogFile>): Log {
+function toLog(file: z.infer<typeof LogFile>): WholeLog {
   const taken = new Set<string>(file.items.flatMap((item) => item.id ?? []));
   const named = <Id extends string>(id: Id | undefined, name: string, ids: Set<string>): Id => {
     if (id !== undefined) return id;
@@ -216,6 +229,7 @@ function toLog(file: z.infer<typeof LogFile>): Log {
       item: ruling.item === null ? null : find(ruling.item),
       id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds),
     })),
+    tracks: file.tracks,
   };
 }
 
@@ -223,7 +237,7 @@ const ONE_LEG = { ...FileLeg.parse({ distance: 0 }), id: undefined };
 const legId = (place: number) => LegId.parse(`leg-${place}`);
 
 /** Writes a log in the open format. What is unsaid is left out; reading it again gives the same log. */
-export function writeLogFile(log: Log): string {
+export function writeLogFile(log: WholeLog): string {
   const said = (record: object) =>
     Object.fromEntries(Object.entries(record).filter(([field, value]) => !isUnsaid(field, value)));
   const file = {
@@ -237,6 +251,7 @@ export function writeLogFile(log: Log): string {
     })),
     entries: log.entries.map((entry) => said(Entry.encode(entry))),
     rulings: log.rulings.map(said),
+    ...(log.tracks.length > 0 && { tracks: log.tracks }),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }

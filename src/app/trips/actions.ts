@@ -5,12 +5,13 @@ import { z } from "zod";
 import { legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
-import { Carry, ItemId, MOST_LEGS, Trip, TripId } from "@/core/model";
+import { Carry, ItemId, MOST_LEGS, Track, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems, findItem } from "@/data/items";
+import { saveTracks } from "@/data/tracks";
 import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
@@ -18,10 +19,11 @@ import { today } from "../book";
 const TripHead = Trip.omit({ carries: true });
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 
-/** Saves a trip and what was in the pack; marks already made stay, those of things taken off the list go. */
+/** Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of things taken off the list go. */
 export async function saveTrip(
   raw: Record<string, unknown>,
   packed: z.input<typeof Packed>,
+  rawTrack: Omit<Track, "trip"> | null,
   sure: boolean,
 ): Promise<Answer<TripId>> {
   const db = await store();
@@ -97,8 +99,12 @@ export async function saveTrip(
     return refuse({
       packed: `${gone.name} has been ${gone.state} since ${sayDay(gone.since!)}, before this trip.`,
     });
+  const track = rawTrack && Track.safeParse({ ...rawTrack, trip: id });
+  if (track && !track.success)
+    return refuse({ "legs.0.distance": "The track can't be kept. Read it again." });
   await db.transaction(async (tx) => {
     await saveTrips(tx, [trip]);
+    if (track) await saveTracks(tx, [track.data]);
     const before = new Map((await carriesOf(tx, { trip: id })).map((carry) => [carry.item, carry]));
     const now = new Set(things.map((thing) => thing.item));
     await removeCarries(

@@ -1,19 +1,32 @@
-import { GPX_LIMIT, type ReadGpx } from "@/formats/gpx";
+import type { Joined } from "@/core/track/join";
+import type { Track } from "@/core/model";
+import { GPX_LIMIT } from "@/formats/gpx";
 
-/** Reads a GPX file in a worker. */
-export async function readTrack(file: File): Promise<ReadGpx> {
-  if (file.size > GPX_LIMIT)
+/** What one or several GPX files come to, without their points: those stay in the worker. */
+export type ReadWalk =
+  | ({ readonly ok: true; readonly name: string; readonly track: Omit<Track, "trip"> } & Pick<
+      Joined,
+      "whole" | "byTrack" | "byDay" | "notes" | "clock"
+    >)
+  | { readonly ok: false; readonly why: string };
+
+/** Reads GPX files as one walk, in a worker. */
+export async function readWalk(files: readonly File[]): Promise<ReadWalk> {
+  const large = files.find((file) => file.size > GPX_LIMIT);
+  if (large)
     return {
       ok: false,
-      why: `${file.name} is larger than ${GPX_LIMIT / 1024 / 1024} MB. Cut it into several tracks.`,
+      why: `${large.name} is larger than ${GPX_LIMIT / 1024 / 1024} MB. Cut it into several tracks.`,
     };
   const worker = new Worker(new URL("./gpx.worker.ts", import.meta.url), { type: "module" });
   try {
-    const text = await file.text();
-    return await new Promise<ReadGpx>((resolve, reject) => {
-      worker.onmessage = ({ data }: MessageEvent<ReadGpx>) => resolve(data);
+    const texts = await Promise.all(
+      files.map(async (file) => ({ name: file.name, text: await file.text() })),
+    );
+    return await new Promise<ReadWalk>((resolve, reject) => {
+      worker.onmessage = ({ data }: MessageEvent<ReadWalk>) => resolve(data);
       worker.onerror = (event) => reject(new Error(event.message));
-      worker.postMessage(text);
+      worker.postMessage(texts);
     });
   } finally {
     worker.terminate();

@@ -3,10 +3,13 @@ import type { Offer, Strength, Trigger } from "@/core/model";
 /** None, some or strong; pressed again, nothing is said. */
 export function Strengths({
   what,
+  group = `condition-${what}`,
   value,
   onChange,
 }: {
   what: Trigger | Offer;
+  /** What tells its buttons from those of the same question asked elsewhere. */
+  group?: string;
   value: Strength | undefined;
   onChange: (strength: Strength | undefined) => void;
 }) {
@@ -20,7 +23,7 @@ export function Strengths({
         >
           <input
             type="radio"
-            name={`condition-${what}`}
+            name={group}
             className="sr-only"
             checked={value === strength}
             onChange={() => onChange(strength)}

@@ -1,41 +1,55 @@
 "use client";
 
 import { useState } from "react";
+import type { Part } from "@/core/track/join";
+import { ASCENT_NOISE_M } from "@/core/track/sums";
 import { count, sayDistance, sayHeight, type Units } from "@/core/units/speak";
-import { ASCENT_NOISE_M, type GpxSum } from "@/formats/gpx";
-import { readTrack } from "./read-track";
+import { readWalk, type ReadWalk } from "./read-track";
 
-/** Reads a track in a worker, and says what it came to. */
-export function TrackReader({ units, onRead }: { units: Units; onRead: (track: GpxSum) => void }) {
-  const [told, setTold] = useState<string>();
+/** A walk that was read. */
+export type Walk = ReadWalk & { readonly ok: true };
+
+/** How a walk is cut into legs. */
+const CUTS = { byDay: "a leg for each day", byTrack: "a leg for each track", whole: "one leg" } as const;
+type Cut = keyof typeof CUTS;
+
+/** Reads tracks in a worker, says what they came to and what was noticed, and cuts them into legs. */
+export function TrackReader({
+  units,
+  onRead,
+}: {
+  units: Units;
+  onRead: (walk: Walk, parts: readonly Part[]) => void;
+}) {
+  const [walk, setWalk] = useState<Walk>();
+  const [cut, setCut] = useState<Cut>("whole");
   const [wrong, setWrong] = useState<string>();
   const [reading, setReading] = useState(false);
-  const choose = async (file: File | undefined) => {
-    setTold(undefined);
+  const take = (read: Walk, how: Cut) => {
+    setCut(how);
+    onRead(read, partsBy(read, how));
+  };
+  const choose = async (files: readonly File[]) => {
+    setWalk(undefined);
     setWrong(undefined);
-    if (!file) return;
+    if (files.length === 0) return;
     setReading(true);
-    const read = await readTrack(file).catch((error: Error) => ({ ok: false as const, why: error.message }));
+    const read = await readWalk(files).catch((error: Error) => ({ ok: false as const, why: error.message }));
     setReading(false);
     if (!read.ok) return setWrong(read.why);
-    onRead(read.value);
-    const metres = read.value.tracks.reduce((sum, track) => sum + track.metres, 0);
-    const climbed = read.value.tracks.reduce((sum, track) => sum + (track.ascent ?? 0), 0);
-    const moving = read.value.tracks.reduce((sum, track) => sum + (track.movingSeconds ?? 0), 0);
-    const points = read.value.tracks.reduce((sum, track) => sum + track.points, 0);
-    setTold(
-      `${count(points, "point")}: ${sayDistance(metres, units)}, ${climbed > 0 ? `${sayHeight(climbed, units)} up (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)` : "no heights in it"}${moving > 0 ? `, ${(moving / 3600).toFixed(1)} h moving` : ""}. Filled in below.`,
-    );
+    setWalk(read);
+    take(read, read.byTrack.length > 1 ? "byTrack" : "whole");
   };
   return (
     <div>
       <label className="flex flex-wrap items-center gap-3">
-        <span className="label !mb-0">From a track (GPX)</span>
+        <span className="label !mb-0">From tracks (GPX, one or several)</span>
         <input
           type="file"
+          multiple
           accept=".gpx,application/gpx+xml"
           className="field !w-auto max-w-full"
-          onChange={(event) => void choose(event.target.files?.[0])}
+          onChange={(event) => void choose([...(event.target.files ?? [])])}
           aria-invalid={wrong ? true : undefined}
           aria-describedby="track-told"
         />
@@ -46,9 +60,55 @@ export function TrackReader({ units, onRead }: { units: Units; onRead: (track: G
             Reading the track … <progress className="h-2" />
           </p>
         )}
-        {told && <p className="mt-1 text-leaf">{told}</p>}
+        {walk && <p className="mt-1 text-leaf">{told(walk, units)}</p>}
+        {walk?.notes.map((note) => (
+          <p key={note} className="mt-1 border-l-4 border-catkin-strong pl-3">
+            {note}
+          </p>
+        ))}
         {wrong && <p className="error mt-1">{wrong} You can still type the distance.</p>}
       </div>
+      {walk && (
+        <div role="radiogroup" aria-label="Cut into legs" className="mt-1 flex flex-wrap gap-x-4">
+          {(Object.entries(CUTS) as [Cut, string][])
+            .filter(([how]) => how === "whole" || walk[how].length > 1)
+            .map(([how, words]) => (
+              <label key={how} className="inline-flex min-h-8 items-center gap-2 pointer-coarse:min-h-11">
+                <input
+                  type="radio"
+                  name="cut"
+                  className="size-5"
+                  checked={cut === how}
+                  onChange={() => take(walk, how)}
+                />
+                {words}
+                {how !== "whole" && ` (${walk[how].length})`}
+              </label>
+            ))}
+        </div>
+      )}
     </div>
   );
+}
+
+const partsBy = (walk: Walk, cut: Cut): readonly Part[] =>
+  cut === "whole"
+    ? [{ name: "", on: walk.byDay[0]?.on ?? walk.byTrack[0]?.on ?? null, sum: walk.whole }]
+    : walk[cut];
+
+function told({ whole, clock, byDay }: Walk, units: Units): string {
+  const { metres, ascent, descent, movingSeconds, points } = whole;
+  return [
+    `${count(points, "point")}: ${sayDistance(metres, units)}`,
+    ascent === null || descent === null
+      ? "no heights in it"
+      : `${sayHeight(ascent, units)} up, ${sayHeight(descent, units)} down (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)`,
+    movingSeconds !== null && movingSeconds > 0 ? `${(movingSeconds / 3600).toFixed(1)} h moving` : "",
+    byDay.length > 1
+      ? `${count(byDay.length, "day")} by the sun's time there (UTC${clock < 0 ? "−" : "+"}${Math.abs(clock)})`
+      : "",
+  ]
+    .filter(Boolean)
+    .join(", ")
+    .concat(". Filled in below.");
 }

@@ -1,4 +1,7 @@
-import type { ItemId, Offer, Stow, Strength, Trigger, TripId } from "@/core/model";
+import { freeLegId } from "@/core/ledger/stretches";
+import type { Part } from "@/core/track/join";
+import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
+import type { ItemId, LegId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { parseNumber } from "@/core/units/quantity";
 
@@ -10,6 +13,11 @@ export interface LegValues {
   ascent: string;
   terrain: string;
   nights: string;
+  /** ISO days; blank: not said. */
+  starts: string;
+  ends: string;
+  /** Where it was other than on the whole trip. */
+  conditions: Partial<Record<Trigger, Strength>>;
 }
 
 export interface TripValues {
@@ -25,6 +33,8 @@ export interface TripValues {
   offers: Partial<Record<Offer, Strength>>;
   /** Legs carried on, by item; "all", or their ids parted by commas. */
   packed: Partial<Record<string, string>>;
+  /** A track just read; null: what the trip has stays. */
+  track: Omit<Track, "trip"> | null;
 }
 
 export interface Packable {
@@ -49,8 +59,11 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     cut: typed.cut,
     note: typed.note,
     nights: parseNumber(typed.nights),
-    legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights }) => ({
+    legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
       id: leg,
+      conditions: told(conditions),
+      starts: orNull(starts),
+      ends: orNull(ends),
       nights: typed.legs.length === 1 ? null : parseNumber(nights),
       name,
       terrain,
@@ -67,11 +80,44 @@ const told = (strengths: Partial<Record<string, Strength>>) =>
 
 /** One leg more, with an id of its own. */
 export function blankLeg(legs: readonly LegValues[]): LegValues {
-  const taken = new Set(legs.map(({ leg }) => leg));
-  const free = Array.from({ length: legs.length + 1 }, (_, n) => `leg-${n + 1}`).find(
-    (id) => !taken.has(id),
-  )!;
-  return { leg: free, name: "", distance: "", ascent: "", terrain: "mixed", nights: "" };
+  const leg = freeLegId(legs.map(({ leg: id }) => ({ id: id as LegId })));
+  return {
+    leg,
+    name: "",
+    distance: "",
+    ascent: "",
+    terrain: "mixed",
+    nights: "",
+    starts: "",
+    ends: "",
+    conditions: {},
+  };
+}
+
+/** Legs from the parts of a track, in the owner's units. A day's leg has that day's date. */
+export function legsOf(parts: readonly Part[], units: Units): LegValues[] {
+  const long = (metres: number) =>
+    units.distance === "km"
+      ? `${(metres / 1000).toFixed(1)} km`
+      : `${(metres / METRES_PER_MILE).toFixed(1)} mi`;
+  const high = (metres: number | null) =>
+    metres === null
+      ? ""
+      : units.distance === "km"
+        ? `${Math.round(metres)} m`
+        : `${Math.round(metres / METRES_PER_FOOT)} ft`;
+  return parts.map(({ name, on, sum }, n) => ({
+    leg: `leg-${n + 1}`,
+    name: parts.length > 1 ? name : "",
+    distance: long(sum.metres),
+    ascent: high(sum.ascent),
+    terrain: "mixed",
+    nights: "",
+    starts: (parts.length > 1 && on) || "",
+    // The night after a day's walk is that day's; the last has none.
+    ends: (parts.length > 1 && on && (parts[n + 1]?.on ?? on)) || "",
+    conditions: {},
+  }));
 }
 
 /** What is packed, and on which legs. */

@@ -5,17 +5,18 @@ import { useState } from "react";
 import { useFieldArray } from "react-hook-form";
 import { Offer, Terrain, type ItemId, type Trigger, type TripId } from "@/core/model";
 import { listWords, type Units } from "@/core/units/speak";
-import type { GpxSum } from "@/formats/gpx";
+import type { Part } from "@/core/track/join";
 import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { tripPath, unpackPath } from "@/ui/paths";
 import { useAnsweredForm } from "@/ui/use-answered-form";
 import { forgetDraft, useDraft } from "@/ui/use-draft";
 import { deleteTrip, saveTrip } from "./actions";
+import { LegDetails } from "./leg-details";
 import { Packing } from "./packing";
 import { Strengths } from "./strengths";
-import { TrackReader } from "./track-reader";
-import { blankLeg, toPacked, toTrip, type Packable, type TripValues } from "./trip-form-values";
+import { TrackReader, type Walk } from "./track-reader";
+import { blankLeg, legsOf, toPacked, toTrip, type Packable, type TripValues } from "./trip-form-values";
 
 /** What a walker notices of a trip's weather and ground, in the order it is asked. */
 const ASKED: readonly Trigger[] = ["rain", "wind", "cold", "freezing", "heat", "sun", "bugs"];
@@ -47,7 +48,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
     values,
-    (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), sure),
+    (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure),
     (saved, { getValues }) => {
       forgetDraft(DRAFT);
       tellOtherTabs();
@@ -78,30 +79,13 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
       onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
     />
   );
-  const fromTrack = (track: GpxSum) => {
-    legs.replace(
-      track.tracks.map((each, n) => ({
-        leg: `leg-${n + 1}`,
-        nights: "",
-        name: track.tracks.length > 1 ? each.name : "",
-        terrain: "mixed",
-        distance:
-          units.distance === "km"
-            ? `${(each.metres / 1000).toFixed(1)} km`
-            : `${(each.metres / 1609.344).toFixed(1)} mi`,
-        ascent:
-          each.ascent === null
-            ? ""
-            : units.distance === "km"
-              ? `${Math.round(each.ascent)} m`
-              : `${Math.round(each.ascent / 0.3048)} ft`,
-      })),
-    );
-    const starts = track.tracks.map((each) => each.starts).find((day) => day !== null);
-    const ends = track.tracks.map((each) => each.ends).findLast((day) => day !== null);
-    if (starts && !watch("starts")) setValue("starts", starts.slice(0, 10));
-    if (ends && !watch("ends")) setValue("ends", ends.slice(0, 10));
-    if (!watch("name")) setValue("name", track.name);
+  const fromTracks = (walk: Walk, parts: readonly Part[]) => {
+    setValue("track", walk.track, { shouldDirty: true });
+    legs.replace(legsOf(parts, units));
+    const days = walk.byDay.map(({ on }) => on!);
+    if (days.length > 0 && !watch("starts")) setValue("starts", days[0]!);
+    if (days.length > 0 && !watch("ends")) setValue("ends", days.at(-1)!);
+    if (!watch("name")) setValue("name", walk.name);
   };
   return (
     <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
@@ -137,7 +121,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
       </div>
       <fieldset>
         <legend className="mb-1 font-head text-lg font-bold">How far</legend>
-        <TrackReader units={units} onRead={fromTrack} />
+        <TrackReader units={units} onRead={fromTracks} />
         {legs.fields.map((leg, n) => (
           <div
             key={leg.id}
@@ -174,6 +158,7 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
                 Remove<span className="sr-only"> leg {n + 1}</span>
               </button>
             )}
+            {legs.fields.length > 1 && <LegDetails n={n} form={form} asked={ASKED} />}
           </div>
         ))}
         <button

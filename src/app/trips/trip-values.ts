@@ -1,6 +1,6 @@
 import { Leg, type Carry, type Trip } from "@/core/model";
 import type { Book } from "@/core/ledger/book";
-import type { Packable, TripValues } from "./trip-form-values";
+import { blankLeg, type Packable, type TripValues } from "./trip-form-values";
 
 export const BLANK_TRIP: TripValues = {
   name: "",
@@ -10,10 +10,11 @@ export const BLANK_TRIP: TripValues = {
   planned: false,
   cut: false,
   note: "",
-  legs: [{ leg: "leg-1", name: "", distance: "", ascent: "", terrain: "mixed", nights: "" }],
+  legs: [blankLeg([])],
   conditions: {},
   offers: {},
   packed: {},
+  track: null,
 };
 
 /** A trip as its form holds it. */
@@ -27,19 +28,23 @@ export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[
     planned: trip.planned,
     cut: trip.cut,
     note: trip.note,
-    legs: legs.map(({ id, name, distance, ascent, terrain, nights }) => ({
+    legs: legs.map(({ id, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
       leg: id,
       nights: nights == null ? "" : String(nights),
       name: name ?? "",
       distance: String(distance),
       ascent: ascent === null || ascent === undefined ? "" : String(ascent),
       terrain: terrain ?? "mixed",
+      starts: starts ?? "",
+      ends: ends ?? "",
+      conditions: conditions ?? {},
     })),
     conditions: trip.conditions,
     offers: trip.offers,
     packed: Object.fromEntries(
       carries.map(({ item, legs: on }) => [item, on === null ? "all" : on.join(",")]),
     ),
+    track: null,
   };
 }
 

@@ -8,7 +8,7 @@ export interface Stretch {
 }
 
 /** What a change of load leaves on either side is no leg of its own under this, in metres: it joins the nearer leg's end. */
-export const SHORTEST_LEG = 50;
+const SHORTEST_LEG = 50;
 
 type Walk = Pick<Trip, "legs" | "carries">;
 

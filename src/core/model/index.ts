@@ -3,6 +3,7 @@ import type { Entry } from "./entry";
 import type { Item } from "./item";
 import type { Ruling } from "./ruling";
 import type { Settings } from "./settings";
+import type { Track } from "./track";
 import type { Trip } from "./trip";
 
 /** The records that the trade keeps. One schema each; types follow from it, and so does the open file format. */
@@ -12,14 +13,20 @@ export * from "./item";
 export * from "./mark";
 export * from "./ruling";
 export * from "./settings";
+export * from "./track";
 export * from "./trip";
 export * from "./words";
 
-/** Everything an owner has put in: what the open file holds and what the judgement reads. */
+/** What an owner has put in, as the judgement reads it. */
 export interface Log {
   readonly settings: Settings;
   readonly items: readonly Item[];
   readonly trips: readonly Trip[];
   readonly entries: readonly Entry[];
   readonly rulings: readonly Ruling[];
+}
+
+/** The log with its tracks: nothing is judged by them, so they are read only where they are drawn or saved to a file. */
+export interface WholeLog extends Log {
+  readonly tracks: readonly Track[];
 }

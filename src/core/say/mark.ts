@@ -45,3 +45,19 @@ export function legName(legs: readonly Pick<Leg, "id" | "name">[], id: string): 
   const n = legs.findIndex((leg) => leg.id === id);
   return legs[n]?.name || `leg ${n + 1}`;
 }
+
+/** Where on the way something failed or left, and what; null where it did neither, or nobody said where. */
+export function happenedOn(
+  mark: Mark | null,
+  legs: readonly Pick<Leg, "id">[],
+  ends: readonly number[],
+): { readonly metres: number; readonly words: string } | null {
+  const at = mark?.at;
+  const leg = legs.findIndex(({ id }) => id === at?.leg);
+  const metres = at?.distance?.m ?? (leg < 0 ? null : (ends[leg]! + ends[leg + 1]!) / 2);
+  if (!mark || metres === null) return null;
+  return {
+    metres: Math.min(metres, ends.at(-1)!),
+    words: mark.exit?.how ?? mark.troubles.at(-1) ?? mark.use,
+  };
+}

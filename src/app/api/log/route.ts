@@ -2,9 +2,9 @@ import { mkdir, readdir, rm, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { revalidatePath } from "next/cache";
 import { logProblems } from "@/core/ledger/check";
-import type { Log } from "@/core/model";
+import type { WholeLog } from "@/core/model";
 import { dataFolder, store } from "@/data/connection";
-import { addLog, readLog, replaceLog } from "@/data/log";
+import { addLog, readWholeLog, replaceLog } from "@/data/log";
 import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 
 /** Problems told at once; more would bury the first. */
@@ -12,7 +12,7 @@ const TOLD = 30;
 
 /** Everything, as one file in the open format. */
 export async function GET(): Promise<Response> {
-  return new Response(writeLogFile(await readLog(await store())), {
+  return new Response(writeLogFile(await readWholeLog(await store())), {
     headers: {
       "content-type": "application/json; charset=utf-8",
       "content-disposition": `attachment; filename="nettle-tally-${new Date().toISOString().slice(0, 10)}.json"`,
@@ -37,7 +37,7 @@ export async function POST(request: Request): Promise<Response> {
       { status: 422 },
     );
   const db = await store();
-  const here = await readLog(db);
+  const here = await readWholeLog(db);
   const fresh = newIn(read.log, here);
   const ask = new URL(request.url).searchParams;
   if (ask.has("replace")) {
@@ -67,15 +67,18 @@ const tooLarge = () =>
   Response.json({ problems: [`The file is larger than ${FILE_LIMIT / 1024 / 1024} MB.`] }, { status: 413 });
 
 /** What a log holds that is not here yet, by id. */
-function newIn(log: Log, here: Log): Log {
+function newIn(log: WholeLog, here: WholeLog): WholeLog {
   const fresh = <T extends { readonly id: string }>(theirs: readonly T[], ours: readonly T[]) => {
     const ids = new Set(ours.map(({ id }) => id));
     return theirs.filter(({ id }) => !ids.has(id));
   };
+  const trips = fresh(log.trips, here.trips);
+  const fromNew = new Set(trips.map(({ id }) => id));
   return {
     settings: here.settings,
     items: fresh(log.items, here.items),
-    trips: fresh(log.trips, here.trips),
+    trips,
+    tracks: log.tracks.filter(({ trip }) => fromNew.has(trip)),
     entries: fresh(log.entries, here.entries),
     rulings: fresh(log.rulings, here.rulings),
   };
@@ -94,7 +97,7 @@ function staleCopies(names: readonly string[]): string[] {
 }
 
 /** What is about to be replaced, kept beside the data. */
-async function keepCopy(log: Log): Promise<void> {
+async function keepCopy(log: WholeLog): Promise<void> {
   const folder = path.join(dataFolder(), "copies");
   await mkdir(folder, { recursive: true });
   await writeFile(

@@ -5,10 +5,12 @@ import { carriedOn } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { alikeNights } from "@/core/ledger/nights";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
-import { legName } from "@/core/say/mark";
+import { happenedOn, legName } from "@/core/say/mark";
 import { sayNights } from "@/core/say/nights";
 import { TripId, type ItemId, type LegId, type Mark } from "@/core/model";
 import { count, sayDays, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
+import { store } from "@/data/connection";
+import { findTrack } from "@/data/tracks";
 import { Figure } from "@/ui/figure";
 import { PageHead } from "@/ui/page-head";
 import { Stroke, STROKES } from "@/ui/stroke";
@@ -16,6 +18,7 @@ import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { itemPath, tripPath, unpackPath } from "@/ui/paths";
 import { idIn } from "@/app/id-in";
+import { TrackView } from "./track-view";
 import { WayPicture } from "./way-picture";
 
 interface Asked {
@@ -47,6 +50,15 @@ export default async function TripPage({ params }: Asked) {
   const sayLegs = (legs: readonly LegId[]) =>
     legs.map((leg) => trip.legs.findIndex(({ id: its }) => its === leg) + 1).join(", ");
   const ends = endsOf(trip.legs);
+  const track = await findTrack(await store(), trip.id);
+  const happened = carried.flatMap(({ item, carry: { mark } }) => {
+    const place = happenedOn(mark, trip.legs, ends);
+    return place ? [{ ...place, name: item.name }] : [];
+  });
+  const sayPlace = (mark: Mark | null) => {
+    const place = happenedOn(mark, trip.legs, ends);
+    return place && { ...place, words: `${place.words}, at ${sayDistance(place.metres, units)}` };
+  };
   const told = carried.filter(
     ({ carry }) => carry.mark && (carry.mark.note || carry.mark.troubles.length || carry.mark.exit),
   );
@@ -97,6 +109,15 @@ export default async function TripPage({ params }: Asked) {
         </Figure>
         <Figure name="carried for nothing">{sayDeadWeight(deadGramMetres, units)}</Figure>
       </dl>
+      {track && (
+        <TrackView
+          track={track}
+          ends={ends}
+          happened={happened}
+          units={units}
+          gpx={`/api/track/${encodeURIComponent(trip.id)}`}
+        />
+      )}
       <WayPicture
         trip={trip.id}
         legs={trip.legs.map(({ id: leg }, n) => ({
@@ -110,7 +131,7 @@ export default async function TripPage({ params }: Asked) {
           name: item.name,
           slot: item.slot,
           stretches: stretchesOf(trip.legs, legs),
-          place: placeOf(mark),
+          place: sayPlace(mark),
         }))}
         others={book.items
           .filter(
@@ -230,14 +251,4 @@ export default async function TripPage({ params }: Asked) {
       </div>
     </>
   );
-
-  /** Where it failed or left, if that was said. */
-  function placeOf(mark: Mark | null) {
-    const at = mark?.at;
-    const leg = trip!.legs.findIndex(({ id: its }) => its === at?.leg);
-    const metres = at?.distance?.m ?? (leg < 0 ? null : (ends[leg]! + ends[leg + 1]!) / 2);
-    if (!mark || metres === null) return null;
-    const words = mark.exit?.how ?? mark.troubles.at(-1) ?? "something happened";
-    return { metres: Math.min(metres, outing.metres), words: `${words}, at ${sayDistance(metres, units)}` };
-  }
 }

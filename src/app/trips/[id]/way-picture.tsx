@@ -12,7 +12,7 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { setStretches } from "../actions";
 
 /** A leg as the picture has it, in metres from the start of the trip. */
-export interface LegSpan {
+interface LegSpan {
   readonly id: string;
   readonly name: string;
   readonly from: number;
