@@ -10,7 +10,7 @@ const LAYERS = [
   ["belief"],
   ["decide"],
   ["reasons"],
-  ["ask", "weighin"],
+  ["ask", "weighin", "field"],
   ["say"],
 ];
 const layers = LAYERS.map((names, n) => ({

@@ -2,7 +2,17 @@ import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
 export default tseslint.config(
-  { ignores: [".next/", ".stryker-tmp/", "node_modules/", "next-env.d.ts", "data/", "demo-data/"] },
+  {
+    ignores: [
+      "public/**",
+      ".next/",
+      ".stryker-tmp/",
+      "node_modules/",
+      "next-env.d.ts",
+      "data/",
+      "demo-data/",
+    ],
+  },
   ...tseslint.configs.recommended,
   hooks.configs.flat["recommended-latest"],
   {

@@ -63,6 +63,19 @@ function filesUnder(folder) {
     );
 }
 
+/** Bundles the service worker of the trail page, which the framework does not. */
+export async function buildWorker() {
+  const { build } = await import("esbuild");
+  await build({
+    entryPoints: [path.join(ROOT, "src", "app", "trail", "worker", "worker.ts")],
+    outfile: path.join(ROOT, "public", "trail-worker.js"),
+    bundle: true,
+    minify: true,
+    define: { "process.env.NODE_ENV": '"production"' },
+    logLevel: "warning",
+  });
+}
+
 /** Builds the app, unless nothing that goes into it has changed. */
 export async function ensureBuild() {
   const sources = [
@@ -79,6 +92,7 @@ export async function ensureBuild() {
   const stamp = path.join(ROOT, ".next", "nettle-sources");
   if (stampOf(stamp) === wanted) return;
   console.error("Building …");
+  await buildWorker();
   await run(process.execPath, [NEXT, "build"], {
     env: { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
   });

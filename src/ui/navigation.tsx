@@ -1,6 +1,6 @@
 "use client";
 
-import { ClipboardCheck, Gavel, Map, Package, Settings, Table2 } from "lucide-react";
+import { ClipboardCheck, Footprints, Gavel, Map, Package, Settings, Table2 } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
@@ -9,6 +9,7 @@ import { isTyping } from "./is-typing";
 /** The tabs of the notebook; `key` follows `g`. */
 export const PLACES = [
   { href: "/", label: "Tally", key: "t", icon: Table2 },
+  { href: "/trail", label: "Trail", key: "l", icon: Footprints },
   { href: "/unpack", label: "Unpack", key: "u", icon: ClipboardCheck },
   { href: "/verdicts", label: "Verdicts", key: "v", icon: Gavel },
   { href: "/trips", label: "Trips", key: "r", icon: Map },

@@ -2,12 +2,16 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { Item, ItemId, LegId, TripId } from "@/core/model";
+import { intoMark, intoNight } from "@/core/field/into-debrief";
+import { parseFieldLine } from "@/core/field/parse-field-line";
+import { tripProblems } from "@/core/ledger/check";
+import { Item, ItemId, LegId, Mark, TripId } from "@/core/model";
 import { HOW_COME, newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
-import { saveCarries } from "@/data/carries";
+import { carriesOf, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems, saveItems } from "@/data/items";
+import { saveLines } from "@/data/lines";
 import { readSettings } from "@/data/settings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -56,5 +60,71 @@ export async function setWalked(trip: TripId): Promise<void> {
   const db = await store();
   const known = await findTrip(db, TripId.parse(trip));
   if (known) await saveTrips(db, [{ ...known, planned: false }]);
+  revalidatePath("/", "layout");
+}
+
+/** What taking a line did: what was known of the thing before, to take it back. */
+export interface Taken {
+  readonly mark: { readonly item: ItemId; readonly before: z.input<typeof Mark> | null } | null;
+}
+
+/** Takes a line written on the way into the debrief: as a mark, a night, or a thing that joined; a note is only put aside. */
+export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>> {
+  const db = await store();
+  const known = await findTrip(db, TripId.parse(trip));
+  const line = known?.lines.find((each) => each.id === id);
+  if (!known || !line) return refuse({ "": "That line is no longer here." });
+  const carries = await carriesOf(db, { trip: known.id });
+  const along = new Set(carries.map(({ item }) => item));
+  const items = (await allItems(db)).toSorted((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)));
+  const { understood } = parseFieldLine(line.text, items);
+  const next = {
+    ...known,
+    lines: known.lines.map((each) => (each === line ? { ...each, taken: true } : each)),
+    felt: understood.as === "night" ? [...known.felt, intoNight(understood)] : known.felt,
+  };
+  const [problem] = tripProblems(next);
+  if (problem) return refuse({ "": problem.message });
+  if (understood.as === "joined") {
+    const answer = await joinOnTheWay(known.id, {
+      line: understood.what,
+      how: understood.how,
+      from: null,
+      after: null,
+    });
+    if (!answer.ok) return answer;
+  }
+  const item = understood.as === "mark" || understood.as === "amount" ? understood.item : null;
+  const carry = carries.find((each) => each.item === item) ?? null;
+  await db.transaction(async (tx) => {
+    await saveTrips(tx, [next]);
+    if (item && understood.as === "mark")
+      await saveCarries(tx, known.id, [
+        {
+          item,
+          legs: carry?.legs ?? null,
+          mark: intoMark(carry?.mark ?? null, understood, line.text, known.legs),
+        },
+      ]);
+    else if (carry?.mark)
+      await saveCarries(tx, known.id, [
+        { ...carry, mark: { ...carry.mark, note: [carry.mark.note, line.text].filter(Boolean).join("; ") } },
+      ]);
+  });
+  revalidatePath("/", "layout");
+  const before = carry?.mark ? Mark.encode(carry.mark) : null;
+  return { ok: true, value: { mark: item && understood.as === "mark" ? { item, before } : null } };
+}
+
+/** A line waits again. */
+export async function putLineBack(trip: TripId, id: string): Promise<void> {
+  const db = await store();
+  const known = await findTrip(db, TripId.parse(trip));
+  if (!known) return;
+  await saveLines(
+    db,
+    known.id,
+    known.lines.map((each) => (each.id === id ? { ...each, taken: false } : each)),
+  );
   revalidatePath("/", "layout");
 }

@@ -23,6 +23,7 @@ export const Day = z.iso
   .date("Write the date as year-month-day, like 2026-05-14.")
   .refine((day) => day >= "1900" && day < "2200", "Look at the year: 1900 to 2199 are accepted.");
 export const Name = Text.trim().min(1, "Give it a name.").max(120, "Keep the name under 120 characters.");
+export const LineText = Text.min(1, "Write something.").max(300, "Keep a line under 300 characters.");
 export const Note = Text.max(4000, "Keep the note under 4000 characters.");
 export const Money = z
   .number("Write the price as a number.")

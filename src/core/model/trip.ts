@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Distance, Height } from "../units/quantity";
-import { Amount, Celsius, Day, ItemId, LegId, Name, Note, TripId } from "./basics";
+import { Amount, Celsius, Day, ItemId, LegId, LineText, Name, Note, RecordId, TripId } from "./basics";
 import { Carry } from "./mark";
 import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
 
@@ -51,6 +51,15 @@ export type FeltNight = z.infer<typeof FeltNight>;
 export const Supply = z.object({ what: Name, unit: z.string().max(20), out: Amount, back: Amount });
 export type Supply = z.infer<typeof Supply>;
 
+/** A line written on the way, as it was typed. */
+export const Line = z.object({
+  id: RecordId,
+  at: z.iso.datetime({ offset: true, message: "When it was written can't be read." }),
+  text: LineText,
+  taken: z.boolean().default(false).meta({ description: "true: taken into the debrief." }),
+});
+export type Line = z.infer<typeof Line>;
+
 export const Trip = z.object({
   id: TripId,
   name: Name,
@@ -82,6 +91,7 @@ export const Trip = z.object({
     .max(100)
     .default([])
     .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
+  lines: z.array(Line).max(2000).default([]).meta({ description: "Written on the way." }),
   note: Note.default(""),
   carries: z.array(Carry).max(2000).default([]),
 });

@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { CONDITION } from "@/core/trade/kind";
+import { parseFieldLine } from "@/core/field/parse-field-line";
+import { sayUnderstood } from "@/core/say/field-line";
 import { likelySymptoms } from "@/core/trade/symptoms";
 import { outingOf } from "@/core/ledger/outing";
 import { carriedOn, type Book } from "@/core/ledger/book";
@@ -11,6 +13,7 @@ import { Empty, PageHead } from "@/ui/page-head";
 import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { WorthAsking } from "../../verdicts/worth-asking";
+import { FromTheTrail, type TrailLine } from "./from-the-trail";
 import { LookBack } from "./look-back";
 import type { Thing } from "./pockets";
 import { Unpack } from "./unpack";
@@ -56,6 +59,7 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
   const isUnpacked = things.every(({ mark }) => mark) && book.outings.at(-1)?.trip.id === id;
   return (
     <>
+      <FromTheTrail trip={trip.id} lines={linesOf(trip, book)} />
       <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} way={wayOf(trip, book)} />
       <div className="tabs:ml-[15rem]">{isUnpacked && <WorthAsking />}</div>
       <LookBack
@@ -82,6 +86,19 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
       />
     </>
   );
+}
+
+/** What was written on the way and is not in the debrief yet. */
+function linesOf(trip: Trip, book: Book): TrailLine[] {
+  const along = new Set(trip.carries.map(({ item }) => item));
+  const things = book.items.toSorted((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)));
+  return trip.lines
+    .filter(({ taken }) => !taken)
+    .map(({ id, text }) => {
+      const { understood } = parseFieldLine(text, things);
+      const says = sayUnderstood(understood, book.settings.units, (item) => book.item(item)?.name ?? item);
+      return { id, text, says, isNote: understood.as === "note" };
+    });
 }
 
 /** Its legs, and what else there is: on the trip first, then at home. */

@@ -1,0 +1,40 @@
+"use client";
+
+import { useEffect, useState } from "react";
+
+/** Makes a page open without a network: `ready` once all that it is made of is kept, `no` where the browser can't. */
+export function useOffline(page: string): "ready" | "not yet" | "no" {
+  const [state, setState] = useState<"ready" | "not yet" | "no">("not yet");
+  useEffect(() => {
+    let gone = false;
+    void (async () => {
+      try {
+        if (!("serviceWorker" in navigator)) throw new Error("useOffline: no service workers here");
+        await navigator.serviceWorker.register("/trail-worker.js", { scope: page });
+        const { active } = await navigator.serviceWorker.ready;
+        // What was loaded before the worker was there has not gone through it: the page as well as its files.
+        const files = performance
+          .getEntriesByType("resource")
+          .map(({ name }) => name)
+          .filter((name) => new URL(name).pathname.startsWith("/_next/static/"));
+        const kept = new MessageChannel();
+        const done = new Promise((resolve) => (kept.port1.onmessage = resolve));
+        active?.postMessage(
+          { type: "CACHE_URLS", payload: { urlsToCache: [...new Set(files), "/icon.svg"] } },
+          [kept.port2],
+        );
+        const cache = await caches.open("trail-page");
+        await cache.add(new Request(page, { headers: { accept: "text/html" } }));
+        await done;
+        if (!gone) setState("ready");
+      } catch {
+        // No network, or a browser that lets nothing be kept: the page works while it is open.
+        if (!gone) setState(navigator.serviceWorker?.controller ? "ready" : "no");
+      }
+    })();
+    return () => {
+      gone = true;
+    };
+  }, [page]);
+  return state;
+}

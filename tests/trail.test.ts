@@ -1,0 +1,112 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { expectAccessible, exported, openPage, PHONE, windowOf, withApp, type App } from "./app";
+import { openBrowser } from "./launch";
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterAll(() => browser.close());
+
+const TRIP = "saltpan-again-2026-09-12";
+interface Line {
+  readonly text: string;
+  readonly taken?: boolean;
+}
+const tripOf = async (app: App) =>
+  (await exported(app)).trips.find(({ id }) => id === TRIP)! as unknown as {
+    lines?: Line[];
+    felt?: object[];
+    marks: { item: string; use?: string; note?: string }[];
+  };
+const linesOf = async (app: App) => ((await tripOf(app)).lines ?? []).map(({ text }) => text);
+
+test("on the way, with the network cut: a line is understood as it is typed, kept on the phone, and sent once it is back", () =>
+  withApp("demo", async (app) => {
+    const context = await browser.newContext(windowOf(PHONE));
+    const page = await context.newPage();
+    await page.goto(`${app.url}/trail`, { waitUntil: "networkidle" });
+    const field = page.getByLabel("What happened");
+    const keep = page.getByRole("button", { name: "Keep it" });
+    await field.fill("torch died, km 41");
+    await page.getByText("Second head torch: failed, at 41 km").waitFor();
+    await keep.tap();
+    await expect.poll(() => linesOf(app)).toEqual(["torch died, km 41"]);
+    expect(await field.inputValue()).toBe("");
+    await expectAccessible(page);
+
+    // The network gone: the page opens again as it was, and takes lines.
+    await page.getByText("This page opens without a network.").waitFor();
+    await context.setOffline(true);
+    await page.reload({ waitUntil: "load" });
+    await field.fill("cold night, 2 °C, in quilt and fleece");
+    await page.getByText("A night that felt cold, down to 2 °C, in Quilt and Fleece").waitFor();
+    await keep.tap();
+    await field.fill("ferry only on Tuesdays");
+    await keep.tap();
+    await page.getByText("2 lines on this phone, sent when the server answers.").waitFor();
+    // It outlives the page.
+    await page.reload({ waitUntil: "load" });
+    await page.getByText("ferry only on Tuesdays").waitFor();
+    await page.getByText("2 lines on this phone").waitFor();
+    expect(await linesOf(app)).toEqual(["torch died, km 41"]);
+
+    await context.setOffline(false);
+    await page.getByText("Every line is saved.").waitFor();
+    await expect
+      .poll(() => linesOf(app))
+      .toEqual(["torch died, km 41", "cold night, 2 °C, in quilt and fleece", "ferry only on Tuesdays"]);
+    await context.close();
+
+    // At home, each is one press.
+    const before = await tripOf(app);
+    const { page: home, faults } = await openPage(browser, `${app.url}/unpack/${TRIP}`);
+    await home.getByRole("button", { name: "Take it: torch died, km 41" }).click();
+    const torch = async () => (await tripOf(app)).marks.find(({ item }) => item === "second-head-torch");
+    await expect.poll(torch).toMatchObject({ use: "used", troubles: ["failed"], at: { distance: "41 km" } });
+    expect((await torch())?.note).toMatch(/torch died, km 41$/);
+    await home.locator("[data-sonner-toast]").getByRole("button", { name: "Undo" }).click();
+    await expect.poll(torch).toEqual(before.marks.find(({ item }) => item === "second-head-torch"));
+    await home.getByRole("button", { name: /^Take it: cold night/ }).click();
+    await expect
+      .poll(async () => (await tripOf(app)).felt?.at(-1))
+      .toEqual({ low: 2, felt: "cold", slept: ["quilt", "fleece"] });
+    await home.getByRole("button", { name: "Put aside: ferry only on Tuesdays" }).click();
+    await expect.poll(async () => (await tripOf(app)).lines?.at(-1)).toMatchObject({ taken: true });
+    await home.getByRole("button", { name: /^Take it: torch/ }).waitFor();
+    await expect.poll(() => home.getByRole("button", { name: /^(Take it: cold|Put aside)/ }).count()).toBe(0);
+    expect(faults).toEqual([]);
+    await home.close();
+  }));
+
+test("a phone that keeps nothing says so, and what was typed stays; a line twice sent is one; a trip gone is told", () =>
+  withApp("demo", async (app) => {
+    const context = await browser.newContext(windowOf(PHONE));
+    const page = await context.newPage();
+    await page.addInitScript(() => {
+      IDBFactory.prototype.open = () => {
+        throw new DOMException("no room", "QuotaExceededError");
+      };
+    });
+    await page.goto(`${app.url}/trail`, { waitUntil: "networkidle" });
+    await page.getByText("This browser keeps nothing for this page").waitFor();
+    await page.getByLabel("What happened").fill("poncho sent home");
+    await page.getByRole("button", { name: "Keep it" }).tap();
+    await page.getByText("This phone can't keep the line: it is full.").waitFor();
+    expect(await page.getByLabel("What happened").inputValue()).toBe("poncho sent home");
+    await context.close();
+
+    const send = (trip: string, text: string, id = "line-1") =>
+      fetch(`${app.url}/api/lines`, {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ trip, lines: [{ id, at: "2026-09-13T10:00:00Z", text }] }),
+      });
+    expect((await send(TRIP, "boiled 1.2 L")).status).toBe(200);
+    expect((await send(TRIP, "boiled 1.2 L")).status).toBe(200);
+    expect(await linesOf(app)).toEqual(["boiled 1.2 L"]);
+    expect(await (await send("no-such-trip", "x")).json()).toEqual({ why: "That trip is no longer here." });
+    expect((await send(TRIP, "x".repeat(301), "line-2")).status).toBe(400);
+    expect((await send(TRIP, "a\0b", "line-3")).status).toBe(400);
+  }));
