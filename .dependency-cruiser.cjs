@@ -6,7 +6,7 @@ const LAYERS = [
   ["units"],
   ["model"],
   ["trade"],
-  ["ledger", "shelf", "track"],
+  ["ledger", "shelf", "track", "weather"],
   ["belief"],
   ["decide"],
   ["reasons"],

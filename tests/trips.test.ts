@@ -106,6 +106,11 @@ test("a planned walk is a plan: no marks asked, and it says how long the next tr
     await page.getByText("Tick “not walked yet” if it is planned.").waitFor();
     expect(await page.getByLabel("Name", { exact: true }).inputValue()).toBe("All the way round");
     await page.getByLabel("not walked yet").check();
+    await page.getByText("Ask the weather desk (simulated").click();
+    await page.getByLabel("Where", { exact: true }).selectOption("Hask");
+    await page.getByRole("button", { name: "Ask", exact: true }).click();
+    await page.getByText(/^51.days: lows of .* a forecast, \d °C either way four times in five/).waitFor();
+    expect(await page.getByRole("radiogroup", { name: "cold" }).getByLabel("strong").isChecked()).toBe(true);
     await page.getByRole("button", { name: "Save the plan" }).click();
     await page.getByText("1 May – 20 June 2027, planned").waitFor();
     await page.goto(`${app.url}/verdicts`);

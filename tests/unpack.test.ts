@@ -408,3 +408,43 @@ test("the nights and what came home are told at the end, refused where they can'
     await page.getByText("2 nights felt right, down to 3 °C, in Quilt and Air pad").waitFor();
     await page.close();
   }));
+
+test("the nights from a thermometer's log: lows by night, each felt by one press, and what can't be read is told", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    const log = page.getByLabel("Lows from a thermometer’s log (CSV)");
+    const give = (name: string, text: string) =>
+      log.setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+    await give("other.csv", "time,temp °C\n2025-05-01 22:00,4");
+    await page.getByText("Its readings are of 1 May 2025; the trip was 12–15 September 2026.").waitFor();
+    await give("bare.csv", "time,temp\n2026-09-12 22:00,39\n2026-09-13 02:00,35");
+    await page.getByText("It does not say whether its temperatures are °C or °F.").waitFor();
+    await log.setInputFiles("demo/thermometer.csv");
+    await page.getByText(/^204.readings: 3.nights with a low\.$/).waitFor();
+    const felt = async () =>
+      ((await exported(app)).trips.find((each) => each.id === trip)!.felt ?? []) as {
+        on?: string;
+        low?: number;
+        felt?: string;
+      }[];
+    await expect
+      .poll(async () => (await felt()).map(({ on, low }) => [on, Math.round(low!)]))
+      .toEqual([
+        ["2026-09-12", 4],
+        ["2026-09-13", 1],
+        ["2026-09-14", -1],
+      ]);
+    await page
+      .getByRole("group", { name: "How the night of 14 September 2026 felt" })
+      .getByRole("button", { name: "cold" })
+      .click();
+    await expect.poll(async () => (await felt()).at(-1)?.felt).toBe("cold");
+    // Read again, nothing is told twice and what was said stays.
+    await log.setInputFiles("demo/thermometer.csv");
+    await expect
+      .poll(async () => (await felt()).map((night) => night.felt ?? null))
+      .toEqual([null, null, "cold"]);
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

@@ -12,6 +12,7 @@ import { tripPath, unpackPath } from "@/ui/paths";
 import { useAnsweredForm } from "@/ui/use-answered-form";
 import { forgetDraft, useDraft } from "@/ui/use-draft";
 import { deleteTrip, saveTrip } from "./actions";
+import { AskWeather } from "./ask-weather";
 import { LegDetails } from "./leg-details";
 import { Packing } from "./packing";
 import { Strengths } from "./strengths";
@@ -42,9 +43,11 @@ interface TripFormProps {
   /** The last trip's list, to start from. */
   readonly last: { readonly name: string; readonly items: readonly ItemId[] } | null;
   readonly units: Units;
+  /** Where the weather desk knows the weather of. */
+  readonly places: readonly string[];
 }
 
-export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
+export function TripForm({ id, values, shelf, last, units, places }: TripFormProps) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
     values,
@@ -175,6 +178,15 @@ export function TripForm({ id, values, shelf, last, units }: TripFormProps) {
           It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what
           you don&rsquo;t remember.
         </p>
+        <AskWeather
+          places={places}
+          starts={watch("starts")}
+          ends={watch("ends")}
+          units={units}
+          onTold={(conditions) =>
+            setValue("conditions", { ...watch("conditions"), ...conditions }, { shouldDirty: true })
+          }
+        />
         <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{ASKED.map(strengthOf)}</div>
         <details className="mt-3" open={SELDOM.some((trigger) => values.conditions[trigger])}>
           <summary className="py-1">What few trips have: {listWords(SELDOM, "or")}</summary>

@@ -34,6 +34,7 @@ function placeAt(metres: number, legs: readonly Leg[]): Mark["at"] {
 
 /** A night told on the way, as the look back has it. */
 export const intoNight = ({ low, felt, slept }: Extract<Understood, { as: "night" }>): FeltNight => ({
+  on: null,
   low,
   felt,
   slept: [...slept],

@@ -1,5 +1,5 @@
 import { groupBy } from "./group";
-import type { FeltNight } from "../model";
+import type { FeltNight, ItemId } from "../model";
 
 /** Nights that were told alike, and how many. */
 export interface Nights extends FeltNight {
@@ -12,4 +12,20 @@ export const isAlike = (one: FeltNight, other: FeltNight) => wordOf(one) === wor
 /** Nights of one trip, those told alike together, in the order first told. */
 export function alikeNights(felt: readonly FeltNight[]): Nights[] {
   return [...groupBy(felt, wordOf).values()].map((alike) => ({ ...alike[0]!, nights: alike.length }));
+}
+
+/** Nights with the lows that a thermometer told: those told of already keep what else was said, the others are added in the bed given. */
+export function withLows(
+  felt: readonly FeltNight[],
+  lows: readonly { readonly on: string; readonly low: number }[],
+  bed: readonly ItemId[],
+): FeltNight[] {
+  const told = new Map(lows.map((night) => [night.on, night.low]));
+  const known = felt.map((night) => {
+    const low = night.on === null ? undefined : told.get(night.on);
+    if (low === undefined) return night;
+    told.delete(night.on!);
+    return { ...night, low };
+  });
+  return [...known, ...[...told].map(([on, low]) => ({ on, low, felt: null, slept: [...bed] }))];
 }

@@ -41,6 +41,7 @@ export const Missed = z.object({
 export type Missed = z.infer<typeof Missed>;
 
 export const FeltNight = z.object({
+  on: Day.nullable().default(null).meta({ description: "The day that it began on, where that is known." }),
   low: Celsius.nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
   felt: Felt.nullable().default(null),
   slept: z.array(ItemId).max(20).default([]).meta({ description: "What was slept in and on." }),

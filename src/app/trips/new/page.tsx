@@ -3,6 +3,7 @@ import { PageHead } from "@/ui/page-head";
 import { readBook } from "../../book";
 import { TripForm } from "../trip-form";
 import { BLANK_TRIP, packable } from "../trip-values";
+import { weatherDesk } from "@/standins/weather-desk";
 
 export const metadata: Metadata = { title: "New trip" };
 
@@ -26,6 +27,7 @@ export default async function NewTripPage() {
         Where it went, what it was like, what was in the pack. Then the unpacking.
       </PageHead>
       <TripForm
+        places={weatherDesk.places}
         values={BLANK_TRIP}
         shelf={packable(book).filter((item) => active.has(item.id))}
         units={book.settings.units}

@@ -2,17 +2,19 @@
 
 import { useState } from "react";
 import { Felt, FeltNight, type ItemId, type Use } from "@/core/model";
-import { alikeNights, isAlike } from "@/core/ledger/nights";
+import { alikeNights, isAlike, withLows } from "@/core/ledger/nights";
 import { sayNights } from "@/core/say/nights";
 import { parseTemperature } from "@/core/units/quantity";
-import { count, type Units } from "@/core/units/speak";
+import { count, sayDay, sayTemperature, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
+import { NightLog } from "./night-log";
 import { ToldList } from "./told-list";
 
 interface FeltNightsProps {
   readonly felt: readonly FeltNight[];
-  /** Nights of the trip. */
+  /** Nights of the trip, and its first and last day. */
   readonly nights: number;
+  readonly days: { readonly starts: string; readonly ends: string };
   readonly things: readonly {
     readonly id: ItemId;
     readonly name: string;
@@ -24,7 +26,7 @@ interface FeltNightsProps {
 }
 
 /** How warm the nights were, and in what: one line for nights that were alike. */
-export function FeltNights({ felt, nights, things, units, onChange }: FeltNightsProps) {
+export function FeltNights({ felt, nights, days, things, units, onChange }: FeltNightsProps) {
   const beds = things.filter(({ sleep }) => sleep);
   const [number, setNumber] = useState("1");
   const [low, setLow] = useState("");
@@ -60,12 +62,14 @@ export function FeltNights({ felt, nights, things, units, onChange }: FeltNights
     void onChange([
       ...felt,
       ...Array.from({ length: many }, () => ({
+        on: null,
         low: read?.ok ? read.value : null,
         felt: how,
         slept: [...slept],
       })),
     ]);
   };
+  const unfelt = felt.filter((night) => night.on !== null && night.felt === null);
   return (
     <fieldset className="mt-5">
       <legend className="label">
@@ -81,6 +85,32 @@ export function FeltNights({ felt, nights, things, units, onChange }: FeltNights
         }))}
         onRemove={(n) => void onChange(felt.filter((night) => !isAlike(night, told[n]!)))}
       />
+      {unfelt.map((night) => (
+        <div
+          key={night.on}
+          role="group"
+          aria-label={`How the night of ${sayDay(night.on!)} felt`}
+          className="flex flex-wrap items-center gap-x-2 border-b border-rule py-1"
+        >
+          <span className="w-56">
+            {sayDay(night.on!)}
+            {night.low !== null && `, down to ${sayTemperature(night.low, units)}`}
+          </span>
+          {Felt.options.map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="btn !min-h-8 pointer-coarse:!min-h-11"
+              onClick={() =>
+                void onChange(felt.map((other) => (other === night ? { ...night, felt: each } : other)))
+              }
+            >
+              {each}
+            </button>
+          ))}
+        </div>
+      ))}
+      <NightLog days={days} onRead={(lows) => void onChange(withLows(felt, lows, slept).slice(0, nights))} />
       {left > 0 && (
         <form
           className="mt-2 flex flex-wrap items-start gap-2"

@@ -17,6 +17,7 @@ export type Said = Pick<Trip, "made" | "stay" | "missed" | "felt" | "supplies">;
 interface LookBackProps {
   readonly trip: TripId;
   readonly nights: number;
+  readonly days: { readonly starts: string; readonly ends: string };
   readonly said: Said;
   readonly things: readonly (Lying & {
     readonly use: Use | null;
@@ -27,7 +28,7 @@ interface LookBackProps {
 }
 
 /** Three that made the trip, three that could have stayed, what was missed, how the nights were, what came home. Saved as it is said. */
-export function LookBack({ trip, nights, things, units, ...before }: LookBackProps) {
+export function LookBack({ trip, nights, days, things, units, ...before }: LookBackProps) {
   const refresh = useRefresh();
   const [said, setSaid] = useState(before.said);
   const say = async (more: Partial<Said>) => {
@@ -59,6 +60,7 @@ export function LookBack({ trip, nights, things, units, ...before }: LookBackPro
         <FeltNights
           felt={said.felt}
           nights={nights}
+          days={days}
           things={things}
           units={units}
           onChange={(felt) => say({ felt })}

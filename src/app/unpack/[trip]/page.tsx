@@ -65,6 +65,7 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
       <LookBack
         trip={trip.id}
         nights={outingOf(trip).nights}
+        days={{ starts: trip.starts, ends: trip.ends }}
         units={book.settings.units}
         said={{
           made: trip.made,

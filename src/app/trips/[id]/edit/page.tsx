@@ -9,6 +9,7 @@ import { readBook } from "../../../book";
 import { TripForm } from "../../trip-form";
 import { packable, tripValues } from "../../trip-values";
 import { idIn } from "@/app/id-in";
+import { weatherDesk } from "@/standins/weather-desk";
 
 export const metadata: Metadata = { title: "Edit a trip" };
 
@@ -23,6 +24,7 @@ export default async function EditTripPage({ params }: { params: Promise<{ id: s
     <>
       <PageHead title={`Edit ${trip.name}`} />
       <TripForm
+        places={weatherDesk.places}
         id={id}
         values={tripValues(trip, carries)}
         shelf={packable(book, carries)}
