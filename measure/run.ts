@@ -5,18 +5,19 @@ import { PGlite } from "@electric-sql/pglite";
 import { sheetOf } from "@/app/(tally)/sheet-of";
 import { questionsAfter } from "@/core/ask/questions";
 import { openBook, withMark, type Book } from "@/core/ledger/book";
-import { Mark } from "@/core/model";
+import { LegId, Mark, type WholeLog } from "@/core/model";
 import { survey } from "@/core/decide/case";
 import { judge, judgeAll, rejudge } from "@/core/reasons/judge";
 import { whatIf } from "@/core/reasons/what-if";
 import { readLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
-import { liteStore } from "@/data/store";
+import { liteStore, openStore } from "@/data/store";
 import { joinTracks } from "@/core/track/join";
 import { thinned } from "@/core/track/thin";
 import { parseXml, readGpx } from "@/formats/gpx";
 import { ensureBuild } from "../scripts/setup.mjs";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
+import type { Page } from "playwright-core";
 import { madeUpLog } from "./made-up-log";
 
 const ITEMS = 300;
@@ -173,6 +174,112 @@ async function speedOfTracks(): Promise<void> {
   );
 }
 
+const watchTasks = (page: Page) =>
+  page.evaluate(() => {
+    const kept = window as unknown as { tasks: number[] };
+    kept.tasks = [];
+    new PerformanceObserver((list) =>
+      kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+    ).observe({ type: "longtask" });
+  });
+/** The longest task, in ms, since it was last asked; 0: none over 50. */
+const longestTask = (page: Page) =>
+  page.evaluate(() =>
+    (window as unknown as { tasks: number[] }).tasks.splice(0).reduce((most, ms) => Math.max(most, ms), 0),
+  );
+
+/** A trip of so many legs and things, with or without a track of a hundred thousand points. */
+function tripLog(legs: number, things: number, hasTrack: boolean): WholeLog {
+  const log = madeUpLog(things, 1);
+  const trip = log.trips[0]!;
+  const ids = Array.from({ length: legs }, (_, n) => LegId.parse(`leg-${n + 1}`));
+  const walk = joinTracks([
+    {
+      file: "long.gpx",
+      name: "long",
+      segments: [
+        Array.from({ length: POINTS }, (_, n) => ({
+          lat: 10 + Math.sin(n / 900) / 10,
+          lon: 20 + n / 40_000,
+          ele: 300 + 200 * Math.sin(n / 700),
+          time: 1_750_000_000_000 + n * 5000,
+        })),
+      ],
+    },
+  ]);
+  if (!walk.ok) throw new Error(walk.why);
+  return {
+    ...log,
+    trips: [
+      {
+        ...trip,
+        legs: ids.map((id) => ({ ...trip.legs[0]!, id })),
+        // On the long walk everything joined or left somewhere.
+        carries: trip.carries.map((carry, n) => ({
+          ...carry,
+          legs: legs > 1 ? ids.slice(0, 1 + (n % (legs - 1))) : null,
+        })),
+      },
+    ],
+    tracks: hasTrack ? [{ ...thinned(walk.value), trip: trip.id }] : [],
+  };
+}
+
+/** The page of a long trip beside that of a short one, and its picture of what joined and left under the hand. */
+async function speedOfTripPage(folder: string): Promise<void> {
+  console.log("\nThe page of a trip");
+  await ensureBuild();
+  const served = await Promise.all(
+    [tripLog(1, 40, false), tripLog(12, 120, true)].map(async (log, n) => {
+      const data = path.join(folder, `trip-${n}`);
+      const store = await openStore({ folder: data });
+      await store.transaction((tx) => replaceLog(tx, log));
+      await store.close();
+      const port = await freePort();
+      const child = launch(data, port);
+      const url = `http://127.0.0.1:${port}`;
+      await answers(url, child);
+      return { child, page: `${url}/trips/${log.trips[0]!.id}` };
+    }),
+  );
+  const browser = await openBrowser();
+  try {
+    const [short, long] = served.map(({ page }) => page) as [string, string];
+    await against(
+      async () => (await fetch(short)).text(),
+      "12 legs, 120 things, 100 000 points, to 1 leg and 40 things",
+      async () => (await fetch(long)).text(),
+      "≤ 2 ×",
+    );
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(long, { waitUntil: "networkidle" });
+    await page.getByRole("button", { name: /^Show the other/ }).click();
+    await page.waitForTimeout(1500);
+    await watchTasks(page);
+    const rounds: number[] = [];
+    const end = page.getByRole("slider", { name: /, to$/ }).nth(40);
+    await end.scrollIntoViewIfNeeded();
+    const box = (await end.boundingBox())!;
+    for (let n = 0; n < 5; n++) {
+      await longestTask(page);
+      await page.mouse.move(box.x + 4, box.y + 8);
+      await page.mouse.down();
+      for (let step = 0; step < 60; step++) await page.mouse.move(box.x + 4 + step * 3, box.y + 8);
+      for (let step = 60; step >= 0; step--) await page.mouse.move(box.x + 4 + step * 3, box.y + 8);
+      rounds.push(await longestTask(page));
+      await page.mouse.up();
+      await page.waitForTimeout(1500);
+    }
+    const sorted = rounds.map(Math.round).sort((a, b) => a - b);
+    console.log(
+      `${"dragging in the picture of 120 things".padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`,
+    );
+  } finally {
+    await browser.close();
+    for (const { child } of served) child.kill();
+  }
+}
+
 /** Longest task, in ms, while `work` goes on in the page. */
 async function smoothness(folder: string, snapshot: string): Promise<void> {
   console.log("\nThe sheet in the browser, longest task while");
@@ -185,13 +292,7 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
     await answers(url, child);
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(url, { waitUntil: "networkidle" });
-    await page.evaluate(() => {
-      const kept = window as unknown as { tasks: number[] };
-      kept.tasks = [];
-      new PerformanceObserver((list) =>
-        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
-      ).observe({ type: "longtask" });
-    });
+    await watchTasks(page);
     // The machine is shared: a round in which something else took it says nothing of the page, so the median round is told.
     const inRounds = async (what: string, walk: () => Promise<void>) => {
       const rounds: number[] = [];
@@ -206,12 +307,7 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
         `${what.padEnd(58)} ${String(sorted[2] || "none over 50").padStart(6)} ms          aim ≤ 50   (5 rounds: ${sorted.join(", ")})`,
       );
     };
-    const longest = () =>
-      page.evaluate(() =>
-        (window as unknown as { tasks: number[] }).tasks
-          .splice(0)
-          .reduce((most, ms) => Math.max(most, ms), 0),
-      );
+    const longest = () => longestTask(page);
     const tell = async (what: string) =>
       console.log(
         `${what.padEnd(58)} ${String(Math.round(await longest()) || "none over 50").padStart(6)} ms          aim ≤ 50`,
@@ -231,13 +327,7 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
         for (let n = 0; n < 40; n++) await page.keyboard.press(key);
     });
     await page.goto(`${url}/trips/new`, { waitUntil: "networkidle" });
-    await page.evaluate(() => {
-      const kept = window as unknown as { tasks: number[] };
-      kept.tasks = [];
-      new PerformanceObserver((list) =>
-        kept.tasks.push(...list.getEntries().map((entry) => entry.duration)),
-      ).observe({ type: "longtask" });
-    });
+    await watchTasks(page);
     const track = `<gpx><trk><trkseg>${Array.from({ length: POINTS }, (_, n) => `<trkpt lat="10" lon="${(20 + n / 40_000).toFixed(6)}"><ele>${n % 50}</ele></trkpt>`).join("")}</trkseg></trk></gpx>`;
     const file = path.join(folder, "long.gpx");
     await writeFile(file, track);
@@ -258,6 +348,7 @@ try {
   const snapshot = wants("judgement") || wants("sheet") ? await speedOfJudgement(folder) : null;
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
+  if (wants("trip")) await speedOfTripPage(folder);
   if (snapshot && wants("sheet")) await smoothness(folder, snapshot);
 } finally {
   await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });

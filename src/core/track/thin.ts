@@ -4,7 +4,7 @@ import type { Joined } from "./join";
 import { metresBetween, type TrackPoint } from "./sums";
 
 /** Points kept of a track: more can't be seen on a drawing, and each costs room in the log. */
-export const MOST_POINTS = 1500;
+export const MOST_POINTS = 1000;
 
 interface Placed {
   readonly x: number;

@@ -118,9 +118,9 @@ function Profile({
   const x = scaleLinear([0, track.metres / inUnits], [LEFT, WIDE - 8]);
   const y = scaleLinear([low / heightUnit, Math.max(high, low + 50) / heightUnit], [HIGH - FOOT, 26]).nice(3);
   const at = (point: Point) => x(point[METRES] / inUnits);
-  const shape = area<Point>(at, y.range()[0]!, (point) => y(point[ELE]! / heightUnit)).defined(
-    (point) => point[ELE] !== null,
-  )([...track.points]);
+  const shape = area<Point>(at, y.range()[0]!, (point) => y(point[ELE]! / heightUnit))
+    .defined((point) => point[ELE] !== null)
+    .digits(1)([...track.points]);
   const near = (metres: number) =>
     track.points.findLast((point) => point[METRES] <= metres && point[ELE] !== null)?.[ELE] ?? low;
   return (
@@ -202,13 +202,13 @@ function Plan({ track, units }: { track: Track; units: Units }) {
   const draw = line<(typeof placed)[number]>(
     (point) => x(point.x),
     (point) => y(point.y),
-  );
+  ).digits(1);
   // A stretch for each time that the recorder began anew: a gap is not drawn as a way.
   const starts = placed.flatMap(({ anew }, n) => (anew ? [n] : []));
   const pieces = starts.map((from, n) => placed.slice(from, starts[n + 1] ?? placed.length));
   const metresPerPixel = 111_320 / scale;
   const bar =
-    scaleLinear([0, metresPerPixel * 70])
+    scaleLinear([0, metresPerPixel * 70], [0, 1])
       .ticks(2)
       .at(-1) ?? 0;
   const [first, last] = [placed[0]!, placed.at(-1)!];

@@ -2,7 +2,16 @@
 
 import { useRouter } from "next/navigation";
 import { Slider } from "radix-ui";
-import { memo, useMemo, useRef, useState } from "react";
+import {
+  memo,
+  startTransition,
+  type CSSProperties,
+  useDeferredValue,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from "react";
 import { toast } from "sonner";
 import type { ItemId, TripId } from "@/core/model";
 import type { Stretch } from "@/core/ledger/stretches";
@@ -37,6 +46,8 @@ interface WayPictureProps {
   readonly units: Units;
 }
 
+/** Rows shown until all are asked for. */
+const AT_FIRST = 30;
 /** Part of the way within which a dragged end falls to a leg's end. */
 const CATCH = 0.012;
 
@@ -46,13 +57,17 @@ const CATCH = 0.012;
  */
 export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps) {
   const router = useRouter();
+  const live = useLive();
+  const [all, setAll] = useState(false);
   const [asked, setAsked] = useState<readonly ItemId[]>([]);
   const [wrong, setWrong] = useState<string>();
   const whole = legs.at(-1)?.to ?? 0;
   const wentAll = (row: WayRow) =>
     row.stretches.length === 1 && row.stretches[0]!.from === 0 && row.stretches[0]!.to === whole;
   const shown = [
-    ...rows.filter((row) => !wentAll(row) || row.place || asked.includes(row.item)),
+    // What was asked for stands first, where it can't be folded away.
+    ...rows.filter(({ item }) => asked.includes(item)),
+    ...rows.filter((row) => !asked.includes(row.item) && (!wentAll(row) || row.place)),
     ...others
       .filter(({ item }) => asked.includes(item))
       .map((other): WayRow => ({ ...other, slot: null, stretches: [], place: null })),
@@ -86,7 +101,7 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
         brought together take the stretch away. A change in mid-leg begins a new leg there.
       </p>
       {shown.length > 0 && (
-        <div className="border-t-2 border-ink">
+        <div className="border-t-2 border-ink" style={{ "--legs": legLines(legs, whole) } as CSSProperties}>
           <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_2.5rem]">
             <span className="hidden sm:block" />
             <div className="relative h-7 border-b border-rule-strong" aria-hidden="true">
@@ -104,17 +119,23 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
               ))}
             </div>
           </div>
-          {shown.map((row) => (
+          {shown.slice(0, all ? undefined : AT_FIRST).map((row) => (
             <Row
               key={`${row.item} ${JSON.stringify(row.stretches)}`}
               row={row}
               legs={legs}
               whole={whole}
               units={units}
+              live={live}
               onSave={save}
             />
           ))}
         </div>
+      )}
+      {!all && shown.length > AT_FIRST && (
+        <button type="button" className="btn mt-2" onClick={() => startTransition(() => setAll(true))}>
+          Show the other {shown.length - AT_FIRST}
+        </button>
       )}
       {wrong && (
         <p role="alert" className="error mt-1">
@@ -137,12 +158,15 @@ const Row = memo(function Row({
   legs,
   whole,
   units,
+  live,
   onSave,
 }: {
   row: WayRow;
   legs: readonly LegSpan[];
   whole: number;
   units: Units;
+  /** Its ends can be taken hold of. */
+  live: boolean;
   onSave: (row: WayRow, stretches: readonly Stretch[]) => Promise<boolean>;
 }) {
   const given = useMemo(() => row.stretches.flatMap(({ from, to }) => [from, to]), [row.stretches]);
@@ -188,16 +212,9 @@ const Row = memo(function Row({
         {row.name}
         {row.slot && <span className="ml-1 text-sm font-normal text-muted">{row.slot}</span>}
       </span>
-      <div className="relative order-last col-span-2 h-9 pointer-coarse:h-12 sm:order-none sm:col-span-1">
-        {legs.slice(1).map((leg) => (
-          <span
-            key={leg.id}
-            aria-hidden="true"
-            className="absolute inset-y-0 border-l border-rule"
-            style={{ left: `${(100 * leg.from) / whole}%` }}
-          />
-        ))}
-        {values.length > 0 && (
+      <div className="relative order-last col-span-2 h-9 bg-(image:--legs) pointer-coarse:h-12 sm:order-none sm:col-span-1">
+        {!live && <Bars stretches={pairs(values)} whole={whole} />}
+        {live && values.length > 0 && (
           <Slider.Root
             className="absolute inset-0 flex touch-pan-y items-center"
             min={0}
@@ -211,13 +228,7 @@ const Row = memo(function Row({
             onValueCommit={(next) => void commit(next)}
           >
             <Slider.Track className="relative h-2.5 grow">
-              {pairs(values).map(({ from, to }, n) => (
-                <span
-                  key={n}
-                  className="absolute inset-y-0 bg-leaf"
-                  style={{ left: `${(100 * from) / whole}%`, width: `${(100 * (to - from)) / whole}%` }}
-                />
-              ))}
+              <Bars stretches={pairs(values)} whole={whole} />
             </Slider.Track>
             {values.map((metres, n) => (
               <Slider.Thumb
@@ -246,6 +257,39 @@ const Row = memo(function Row({
     </div>
   );
 });
+
+/** Where a thing was along; drawn by itself until the page is alive, as a hundred sliders are slow to send. */
+function Bars({ stretches, whole }: { stretches: readonly Stretch[]; whole: number }) {
+  return stretches.map(({ from, to }, n) => (
+    <span
+      key={n}
+      className="absolute inset-y-0 my-auto h-2.5 bg-leaf"
+      style={{ left: `${(100 * from) / whole}%`, width: `${(100 * (to - from)) / whole}%` }}
+    />
+  ));
+}
+
+/** A thin line where each leg begins, as one background for all rows: a line of its own in each would be thousands. */
+const legLines = (legs: readonly LegSpan[], whole: number) =>
+  legs
+    .slice(1)
+    .map(({ from }) => {
+      const at = `${((100 * from) / whole).toFixed(3)}%`;
+      return `linear-gradient(to right, transparent ${at}, var(--rule) ${at}, var(--rule) calc(${at} + 1px), transparent calc(${at} + 1px))`;
+    })
+    .join(", ") || "none";
+
+const noChange = () => () => undefined;
+/** False on the server and while its page is taken up, then true; rendered in small steps. */
+const useLive = () =>
+  useDeferredValue(
+    useSyncExternalStore(
+      noChange,
+      () => true,
+      () => false,
+    ),
+    false,
+  );
 
 const pairs = (values: readonly number[]): Stretch[] =>
   Array.from({ length: Math.floor(values.length / 2) }, (_, n) => ({

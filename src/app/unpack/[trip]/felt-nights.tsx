@@ -35,7 +35,9 @@ export function FeltNights({ felt, nights, days, things, units, onChange }: Felt
     beds.filter(({ use }) => use !== "unused").map(({ id }) => id),
   );
   const [errors, setErrors] = useState<{ number?: string; low?: string }>({});
-  const told = alikeNights(felt);
+  // A night that a thermometer told, and nobody said how it felt: it has a line of its own until then.
+  const unfelt = felt.filter((night) => night.on !== null && night.felt === null);
+  const told = alikeNights(felt.filter((night) => !unfelt.includes(night)));
   const left = nights - felt.length;
   const nameOf = (id: ItemId) => things.find((thing) => thing.id === id)?.name ?? id;
   const add = () => {
@@ -69,7 +71,6 @@ export function FeltNights({ felt, nights, days, things, units, onChange }: Felt
       })),
     ]);
   };
-  const unfelt = felt.filter((night) => night.on !== null && night.felt === null);
   return (
     <fieldset className="mt-5">
       <legend className="label">
