@@ -196,6 +196,20 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     await page.getByRole("button", { name: "Undo" }).first().click();
     await expect.poll(async () => (await legsOn("camera")).on?.legs).toBeUndefined();
 
+    // Shared with a companion: half of its weight is on another back.
+    await page.getByText("Shared with companions").click();
+    await page.getByRole("button", { name: "Add what was shared" }).click();
+    await page.getByText("Choose what was shared.").waitFor();
+    await page.getByLabel("What", { exact: true }).selectOption({ label: "Two-pole tent" });
+    await page.getByRole("button", { name: "Add what was shared" }).click();
+    await page.getByText("Give it a name.").waitFor();
+    await page.getByLabel("With", { exact: true }).fill("Companion");
+    await page.getByRole("button", { name: "Add what was shared" }).click();
+    await page.getByText("with Companion, yours: half of it").waitFor();
+    expect((await legsOn("two-pole-tent")).on).toMatchObject({ shared: { with: "Companion", part: 0.5 } });
+    await page.getByRole("button", { name: "Remove Two-pole tent" }).click();
+    await expect.poll(async () => Object.hasOwn((await legsOn("two-pole-tent")).on!, "shared")).toBe(false);
+
     // Carried again, and what is marked can't be taken off its last stretch.
     await page.getByRole("button", { name: "Down jacket: carried again" }).click();
     await expect.poll(async () => (await legsOn("down-jacket")).on?.legs?.length ?? 0).not.toBe(3);

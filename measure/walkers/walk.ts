@@ -148,6 +148,7 @@ export function walk(
       carries.push({
         item: holder.id,
         legs: null,
+        shared: null,
         mark: markOf(walker, holder, outing, { used, hardly, called, over, cover: slot.kind.cover }, luck),
       });
       if (!over) return;

@@ -10,6 +10,7 @@ const Row = z.object({
   trip: TripId,
   item: ItemId,
   legs: Carry.shape.legs,
+  shared: Carry.shape.shared,
 });
 export interface TripCarry extends Carry {
   readonly trip: TripId;
@@ -34,8 +35,8 @@ export async function carriesOf(
 }
 
 function toCarry(row: unknown): TripCarry {
-  const { trip, item, legs, use, ...rest } = Row.parse(row);
-  return { trip, item, legs, mark: use === null ? null : { use, ...rest } };
+  const { trip, item, legs, shared, use, ...rest } = Row.parse(row);
+  return { trip, item, legs, shared, mark: use === null ? null : { use, ...rest } };
 }
 
 /** The marks that the column `plain` has a letter for. */
@@ -78,11 +79,11 @@ export async function allCarries(db: Db, items: readonly ItemId[]): Promise<Read
     else byTrip.set(trip, [carry]);
   };
   for (const item of items) {
-    for (const { trip, legs, mark } of told.get(item) ?? []) put(trip, { item, legs, mark });
+    for (const { trip, ...carry } of told.get(item) ?? []) put(trip, carry);
     for (const word of packed.get(item) ?? []) {
       const mark = PLAIN_MARKS.get(word[0]!);
       if (mark === undefined) throw new Error(`allCarries: no mark "${word}"`);
-      put(word.slice(1) as TripId, { item, legs: null, mark });
+      put(word.slice(1) as TripId, { item, legs: null, shared: null, mark });
     }
   }
   return byTrip;
@@ -93,10 +94,11 @@ const UNMARKED = { ...Mark.encode(Mark.parse({ use: "used" })), use: null };
 
 /** Puts things in the pack of a trip, with or without their marks, in place of what was known of them there. */
 export async function saveCarries(db: Db, trip: TripId, carries: readonly Carry[]): Promise<void> {
-  const rows = carries.map(({ item, legs, mark }) => ({
+  const rows = carries.map(({ item, legs, shared, mark }) => ({
     trip,
     item,
     legs,
+    shared,
     ...(mark ? Mark.encode(mark) : UNMARKED),
   }));
   await db.query(
@@ -127,7 +129,7 @@ export async function changeCarry(db: Db, change: CarryChange): Promise<Carry | 
         : before?.mark
           ? { ...before.mark, use: change.use }
           : Mark.parse({ use: change.use });
-    await saveCarries(db, trip, [{ item, legs: before?.legs ?? null, mark }]);
+    await saveCarries(db, trip, [{ item, legs: before?.legs ?? null, shared: before?.shared ?? null, mark }]);
   }
   return before;
 }

@@ -137,13 +137,18 @@ describe("what is kept is what is read", () => {
       fc.asyncProperty(
         fc.option(anyMark),
         fc.option(fc.constant<LegId[]>([LegId.parse("leg-1")])),
-        async (said, legs) => {
+        fc.option(fc.record({ with: fc.constant("Companion"), part: fc.constantFrom(0, 0.5, 1) })),
+        async (said, legs, shared) => {
           const mark = said && Mark.parse(said);
           await withLog(small(), async (db) => {
-            await saveCarries(db, FIRST, [{ item: MUG, legs, mark }]);
+            await saveCarries(db, FIRST, [{ item: MUG, legs, shared, mark }]);
             const log = await readWholeLog(db);
-            expect(log.trips.find(({ id }) => id === FIRST)!.carries).toEqual([{ item: MUG, legs, mark }]);
-            expect(await carriesOf(db, { trip: FIRST })).toEqual([{ trip: FIRST, item: MUG, legs, mark }]);
+            expect(log.trips.find(({ id }) => id === FIRST)!.carries).toEqual([
+              { item: MUG, legs, shared, mark },
+            ]);
+            expect(await carriesOf(db, { trip: FIRST })).toEqual([
+              { trip: FIRST, item: MUG, legs, shared, mark },
+            ]);
           });
         },
       ),
@@ -186,7 +191,7 @@ describe("marks and packs", () => {
 
   test("a mark leaves the legs that it was carried on as they were", () =>
     withLog(small(), async (db) => {
-      await saveCarries(db, FIRST, [{ item: MUG, legs: [LegId.parse("leg-1")], mark: null }]);
+      await saveCarries(db, FIRST, [{ item: MUG, legs: [LegId.parse("leg-1")], shared: null, mark: null }]);
       await changeCarry(db, { trip: FIRST, item: MUG, mark: Mark.parse({ use: "hardly" }) });
       expect(await carriesOf(db, { trip: FIRST })).toMatchObject([
         { legs: ["leg-1"], mark: { use: "hardly" } },
@@ -512,7 +517,7 @@ describe("older data", () => {
             { id: "leg-3", distance: { typed: "18 mi" } },
           ],
           carries: [
-            { item: "mug", legs: null, mark: { use: "unused", why: "no call for it" } },
+            { item: "mug", legs: null, shared: null, mark: { use: "unused", why: "no call for it" } },
             {
               item: "tent",
               legs: ["leg-1", "leg-3"],

@@ -2,6 +2,7 @@ import { parse as parseJsonc, printParseErrorCode, type ParseError } from "jsonc
 import { z } from "zod";
 import { logProblems, type Problem } from "@/core/ledger/check";
 import {
+  Carry,
   Entry,
   Exit,
   FeltNight,
@@ -56,6 +57,7 @@ const FileMark = z.object({
     .nullable()
     .default(null)
     .meta({ description: "The legs it was carried on; left out: all." }),
+  shared: Carry.shape.shared,
   use: Mark.shape.use.optional().meta({ description: "Left out: carried, not debriefed yet." }),
 });
 const FileLeg = Leg.extend({ id: LegId.optional().meta({ description: "Left out: made from its place." }) });
@@ -204,9 +206,10 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
         felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
         made: trip.made.map(find),
         stay: trip.stay.map(find),
-        carries: marks.map(({ item, legs: on, use, exit, at, ...rest }) => ({
+        carries: marks.map(({ item, legs: on, shared, use, exit, at, ...rest }) => ({
           item: find(item),
           legs: on && on.map(way),
+          shared,
           mark:
             use === undefined
               ? null
@@ -247,7 +250,9 @@ export function writeLogFile(log: WholeLog): string {
     items: log.items.map((item) => said(Item.encode(item))),
     trips: log.trips.map(({ carries, ...trip }) => ({
       ...said(Trip.omit({ carries: true }).encode(trip)),
-      marks: carries.map(({ item, legs, mark }) => said({ item, legs, ...(mark && Mark.encode(mark)) })),
+      marks: carries.map(({ item, legs, shared, mark }) =>
+        said({ item, legs, shared, ...(mark && Mark.encode(mark)) }),
+      ),
     })),
     entries: log.entries.map((entry) => said(Entry.encode(entry))),
     rulings: log.rulings.map(said),

@@ -5,7 +5,7 @@ import { z } from "zod";
 import { legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
-import { Carry, ItemId, MOST_LEGS, Track, Trip, TripId } from "@/core/model";
+import { Carry, ItemId, MOST_LEGS, Shared, Track, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
@@ -117,7 +117,12 @@ export async function saveTrip(
       id,
       packedOn
         .filter(({ item }) => shelf.has(item))
-        .map(({ item, legs }) => ({ item, legs, mark: before.get(item)?.mark ?? null })),
+        .map(({ item, legs }) => ({
+          item,
+          legs,
+          shared: before.get(item)?.shared ?? null,
+          mark: before.get(item)?.mark ?? null,
+        })),
     );
   });
   revalidatePath("/", "layout");
@@ -156,6 +161,22 @@ export async function setStretches(trip: TripId, item: ItemId, raw: readonly Str
       next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
     );
   });
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+/** Says with whom a thing was carried, and which part of it was the owner's (null: all of it, alone). */
+export async function setShared(
+  trip: TripId,
+  item: ItemId,
+  raw: z.input<typeof Shared> | null,
+): Promise<Answer> {
+  const shared = Shared.nullable().safeParse(raw);
+  if (!shared.success) return refuse(byField(shared.error));
+  const db = await store();
+  const carry = (await carriesOf(db, { trip: TripId.parse(trip) })).find((each) => each.item === item);
+  if (!carry) return refuse({ item: "That was not in the pack of this trip." });
+  await saveCarries(db, carry.trip, [{ ...carry, shared: shared.data }]);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
 }

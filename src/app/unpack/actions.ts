@@ -48,7 +48,12 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
   await db.transaction(async (tx) => {
     await saveItems(tx, older ? takeOver(older, made.data) : [made.data]);
     await saveCarries(tx, known.id, [
-      { item: made.data.id, legs: at === 0 ? null : known.legs.slice(at).map(({ id }) => id), mark: null },
+      {
+        item: made.data.id,
+        legs: at === 0 ? null : known.legs.slice(at).map(({ id }) => id),
+        shared: null,
+        mark: null,
+      },
     ]);
   });
   revalidatePath("/", "layout");
@@ -103,6 +108,7 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
         {
           item,
           legs: carry?.legs ?? null,
+          shared: carry?.shared ?? null,
           mark: intoMark(carry?.mark ?? null, understood, line.text, known.legs),
         },
       ]);

@@ -2,7 +2,6 @@ import type {
   Carry,
   Entry,
   ItemId,
-  LegId,
   Log,
   Mark,
   Ruling,
@@ -101,6 +100,9 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   };
 }
 
+/** Part of its weight, 0 to 1, that a thing's owner carried: all of it, but for what was shared. */
+export const partOf = ({ shared }: Pick<Carry, "shared">): number => shared?.part ?? 1;
+
 export function carriedOn(outing: Outing, carry: Carry): Carried {
   const { mark, legs } = carry;
   if (legs === null) return { outing, carry, mark, part: 1, metres: outing.metres, calls: outing.calls };
@@ -152,8 +154,8 @@ export function withMark(
   if (!outing || !book.item(item)) return book;
   const before = book.carriedOf(item);
   const here = before.find((one) => one.outing === outing);
-  const legs: LegId[] | null = here?.carry.legs ?? null;
-  const changed = carriedOn(outing, { item, legs, mark });
+  const { legs = null, shared = null } = here?.carry ?? {};
+  const changed = carriedOn(outing, { item, legs, shared, mark });
   const after = here
     ? before.map((one) => (one === here ? changed : one))
     : [...before, changed].sort((a, b) => a.outing.n - b.outing.n);

@@ -122,6 +122,6 @@ export function carriedOnStretches<W extends Walk>(trip: W, item: ItemId, stretc
     ...cut,
     carries: known
       ? cut.carries.map((carry) => (carry.item === item ? { ...carry, legs } : carry))
-      : [...cut.carries, { item, legs, mark: null }],
+      : [...cut.carries, { item, legs, shared: null, mark: null }],
   };
 }

@@ -126,3 +126,31 @@ test("more use never lowers wear", () => {
     { numRuns: 60 },
   );
 });
+
+test("what a companion carried of a thing is off the owner's back; it was slept under all the same", () => {
+  const log = logOf({
+    items: [
+      { id: "tent", name: "Tent", kind: "tent", weight: "1200 g" },
+      { id: "chair", name: "Chair", kind: "chair", weight: "500 g" },
+    ],
+    trips: [
+      {
+        id: "t",
+        name: "Two of us",
+        starts: "2026-05-01",
+        ends: "2026-05-05",
+        distance: "60 km",
+        marks: [
+          { item: "tent", use: "used", shared: { with: "Companion", part: 0.5 } },
+          { item: "chair", use: "unused", shared: { with: "Companion", part: 0 } },
+        ],
+      },
+    ],
+  });
+  const totals = ledger(openBook(log, "2026-06-01"));
+  const of = (id: string) => [...totals].find(([item]) => item === id)![1];
+  expect(of("tent").carried).toMatchObject({ metres: 30_000, nights: 4 });
+  expect(of("tent").used).toMatchObject({ metres: 60_000, nights: 4 });
+  expect(of("tent").wear).toBe(4);
+  expect(of("chair").deadGramMetres).toBe(0);
+});

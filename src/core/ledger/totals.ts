@@ -2,7 +2,7 @@ import { Mark as MarkSchema, type Entry, type ItemId, type Mark, type Trigger } 
 import type { FullItem } from "../trade/full-item";
 import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
-import { marked, strengthFor, type Book, type Carried, type Marked } from "./book";
+import { marked, partOf, strengthFor, type Book, type Carried, type Marked } from "./book";
 import { inOrder } from "./days";
 
 interface Exposure {
@@ -61,8 +61,9 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   const used = { metres: 0, nights: 0, days: 0, trips: 0 };
   let deadGramMetres = 0;
   const own = book.carriedOf(item.id);
-  for (const { outing, mark, part, metres } of own) {
-    carried.metres += metres;
+  for (const { outing, carry, mark, part, metres } of own) {
+    // What a companion carried of it is off the owner's back; it was used, and wore, all the same.
+    carried.metres += metres * partOf(carry);
     carried.nights += outing.nights * part;
     carried.days += outing.days * part;
     carried.trips += 1;
@@ -72,7 +73,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     used.nights += outing.nights * part * share;
     used.days += outing.days * part * share;
     if (mark.use !== "unused") used.trips += 1;
-    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * metres;
+    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * metres * partOf(carry);
   }
   const entries = book.entriesOf(item.id);
   const marks = marked(own);

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Distance } from "../units/quantity";
-import { Amount, Condition, ItemId, LegId, Note, Reading } from "./basics";
+import { Amount, Condition, ItemId, LegId, Name, Note, Reading } from "./basics";
 import {
   Cause,
   ComplaintWhat,
@@ -80,6 +80,16 @@ export const Mark = z.object({
 });
 export type Mark = z.infer<typeof Mark>;
 
+/** Carried in turn with a companion, or split: who, and which part of its weight or way was the owner's. */
+export const Shared = z.object({
+  with: Name,
+  part: z
+    .number("Write the part as a number.")
+    .min(0, "The part runs from 0 (none of it) to 1 (all of it).")
+    .max(1, "The part runs from 0 (none of it) to 1 (all of it)."),
+});
+export type Shared = z.infer<typeof Shared>;
+
 /** One item on one trip. `mark` null: not debriefed yet. */
 export const Carry = z.object({
   item: ItemId,
@@ -90,6 +100,9 @@ export const Carry = z.object({
     .nullable()
     .default(null)
     .meta({ description: "The legs it was carried on; null: all." }),
+  shared: Shared.nullable()
+    .default(null)
+    .meta({ description: "Carried with a companion; null: by the owner alone." }),
   mark: Mark.nullable().default(null),
 });
 export type Carry = z.infer<typeof Carry>;

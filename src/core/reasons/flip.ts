@@ -152,7 +152,9 @@ function futureTrips(item: FullItem, { book, marks, byJob }: Survey): FutureTrip
       supposedOuting(book, length, [...ALWAYS_THERE, ...calls], at),
     );
     const carry = (id: ItemId, mark: Partial<Mark>): Carried[] =>
-      outings.map((outing) => carriedOn(outing, { item: id, legs: null, mark: Mark.parse(mark) }));
+      outings.map((outing) =>
+        carriedOn(outing, { item: id, legs: null, shared: null, mark: Mark.parse(mark) }),
+      );
     return {
       ...book,
       carriedOf: (id) => {

@@ -1,5 +1,5 @@
 import type { Case } from "../decide/case";
-import type { Book } from "../ledger/book";
+import { partOf, type Book } from "../ledger/book";
 import type { Outing } from "../ledger/outing";
 import type { Judgement, Verdict } from "../reasons/judge";
 import { leavesHome } from "../reasons/verbs";
@@ -45,14 +45,18 @@ export function packWorth(book: Book, judgements: readonly Judgement[]): PackWor
   const along = judgements.filter(({ case: { marked } }) => marked.at(-1)?.outing === outing);
   const ranked = along
     .flatMap(({ case: one, verdicts }): Ranked[] => {
-      const grams = one.item.weight?.g ?? 0;
+      const grams = (one.item.weight?.g ?? 0) * partOf(one.marked.at(-1)!.carry);
       if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
       return [{ one, grams, worth: one.worth, loses: isLeft(verdicts[0], outing) }];
     })
     .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
   const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);
   const body = (book.settings.body?.g ?? TYPICAL_BODY * 1000) / 1000;
-  const load = along.reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0) / 1000;
+  const load =
+    along.reduce(
+      (sum, { case: { item, marked } }) => sum + (item.weight?.g ?? 0) * partOf(marked.at(-1)!.carry),
+      0,
+    ) / 1000;
   const stretches = outing.trip.legs.map(({ distance, ascent, terrain }) => ({
     metres: distance.m,
     ascent: ascent?.m ?? 0,

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { carriedOn } from "@/core/ledger/book";
+import { carriedOn, partOf } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { alikeNights } from "@/core/ledger/nights";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
@@ -18,6 +18,7 @@ import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { itemPath, tripPath, unpackPath } from "@/ui/paths";
 import { idIn } from "@/app/id-in";
+import { Companions } from "./companions";
 import { TrackView } from "./track-view";
 import { WayPicture } from "./way-picture";
 
@@ -42,9 +43,17 @@ export default async function TripPage({ params }: Asked) {
     return item ? [{ item, carry, code: strokeOf(carriedOn(outing, carry), item) }] : [];
   });
   const load = (of: (item: (typeof carried)[number]["item"]) => boolean) =>
-    carried.filter(({ item }) => of(item)).reduce((sum, { item }) => sum + (item.weight?.g ?? 0), 0);
+    carried
+      .filter(({ item }) => of(item))
+      .reduce((sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry), 0);
   const dead = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && !item.cover);
-  const deadGramMetres = dead.reduce((sum, { item }) => sum + (item.weight?.g ?? 0) * outing.metres, 0);
+  const deadGramMetres = dead.reduce(
+    (sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
+    0,
+  );
+  const shared = carried.flatMap(({ item, carry: { shared: how } }) =>
+    how ? [{ item: item.id, name: item.name, grams: item.weight?.g ?? 0, ...how }] : [],
+  );
   const open = trip.carries.filter((carry) => carry.mark === null).length;
   const nameOf = (item: ItemId) => book.item(item)?.name ?? item;
   const sayLegs = (legs: readonly LegId[]) =>
@@ -159,6 +168,12 @@ export default async function TripPage({ params }: Asked) {
               ))}
             </tbody>
           </table>
+          <Companions
+            trip={trip.id}
+            shared={shared}
+            things={carried.map(({ item }) => ({ item: item.id, name: item.name }))}
+            units={units}
+          />
           <h2 className="mb-1 mt-5 text-lg">What it was like</h2>
           <p>
             {Object.entries(trip.conditions)
