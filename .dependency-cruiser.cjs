@@ -10,7 +10,7 @@ const LAYERS = [
   ["belief"],
   ["decide"],
   ["reasons"],
-  ["ask", "weighin", "field"],
+  ["ask", "weighin", "field", "compare"],
   ["say"],
 ];
 const layers = LAYERS.map((names, n) => ({

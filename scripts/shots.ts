@@ -58,6 +58,35 @@ const SHOTS: readonly Shot[] = [
   { name: "trip", path: "/trips/the-long-quill-2025-06-07", size: DESK },
   { name: "new-trip", path: "/trips/new", size: DESK },
   { name: "shelf", path: "/shelf", size: DESK },
+  {
+    name: "import",
+    path: "/shelf/import",
+    size: DESK,
+    open: async (page) => {
+      await page
+        .getByLabel("Or paste it here")
+        .fill(
+          "My kit\nItem,Category,Weight (oz),Qty\nSLEEP\nBivvy bag,sleep,21.5,1\nSit mat,sleep,soft,1\nPegs,shelter,0.4,6\nTOTAL,,22",
+        );
+      await page.getByText(/be read/).scrollIntoViewIfNeeded();
+      await page
+        .getByRole("region", { name: "What it comes to" })
+        .evaluate((table) => table.scrollIntoView({ block: "end" }));
+    },
+  },
+  {
+    name: "trail-phone",
+    path: "/trail",
+    size: PHONE,
+    open: async (page) => {
+      for (const line of ["poncho sent home", "cold night, 2 °C, in quilt and fleece"]) {
+        await page.getByLabel("What happened").fill(line);
+        await page.getByRole("button", { name: "Keep it" }).click();
+      }
+      await page.getByText("Every line is saved.").waitFor();
+      await page.getByLabel("What happened").fill("second head torch died, km 41");
+    },
+  },
   { name: "settings", path: "/settings", size: DESK },
 ];
 

@@ -16,6 +16,7 @@ afterAll(async () => {
 
 const SCREENS = [
   "/",
+  "/trail",
   "/unpack",
   "/unpack/sunder-crossing-2026-07-11",
   "/verdicts",
@@ -23,6 +24,7 @@ const SCREENS = [
   "/item/air-pad/edit",
   "/trips",
   "/trips/the-long-quill-2025-06-07",
+  "/trips/compare",
   "/trips/new",
   "/trips/sunder-crossing-2026-07-11/edit",
   "/shelf",

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, withApp } from "./app";
+import { expectAccessible, exported, openPage, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -246,6 +246,14 @@ test("two tracks are one walk: what both tell is counted once, days become legs,
     expect(await page.getByLabel("Leg 1").inputValue()).toBe("1 October 2026");
     expect(await page.getByLabel("First day").inputValue()).toBe("2026-10-01");
     await page.getByLabel("Name", { exact: true }).fill("Two days east");
+    await page.getByRole("textbox", { name: "Nights" }).nth(1).fill("5");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByText("5 nights don't fit into 1–2 October 2026.").waitFor();
+    await page.getByRole("textbox", { name: "Nights" }).nth(1).fill("1");
+    await page.getByRole("textbox", { name: "Nights" }).nth(2).fill("1");
+    await page.getByRole("button", { name: "Save, and unpack" }).click();
+    await page.getByText("The legs have 2 nights together, and the trip has 1.").waitFor();
+    await page.getByRole("textbox", { name: "Nights" }).nth(2).fill("");
     await page.getByRole("button", { name: "Save, and unpack" }).click();
     await page.waitForURL(/unpack/);
     await page.goto(`${app.url}/trips/two-days-east-2026-10-01`);
@@ -255,6 +263,39 @@ test("two tracks are one walk: what both tell is counted once, days become legs,
     expect(written).toMatch(/<gpx version="1.1" creator="Nettle Tally"/);
     const log = (await exported(app)) as unknown as { tracks: { trip: string; metres: number }[] };
     expect(log.tracks.map(({ trip }) => trip)).toContain("two-days-east-2026-10-01");
+    expect(faults).toEqual([]);
+    await page.close();
+  }));
+
+test("lists against lists: what came out and went in adds up to the change, and a list is to be handed on", () =>
+  withApp("demo", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/trips`);
+    await page.getByRole("link", { name: "Lists against lists" }).click();
+    await page.getByLabel("This list").selectOption({ label: "Hask plateau, 25–27 January 2025" });
+    await page.waitForURL(/a=hask/);
+    await page.getByLabel("against that one").selectOption({ label: "Low fells, 30–31 August 2025" });
+    await page.getByText(/^Low fells is .* lighter\.$/).waitFor();
+    const grams = (text: string) => {
+      const [, sign, number, unit] = /([−+]?)([\d.,\s\u202f\u00a0]+)(kg|g)/.exec(text)!;
+      return Number(number!.replace(/[^\d.]/g, "")) * (unit === "kg" ? 1000 : 1) * (sign === "−" ? -1 : 1);
+    };
+    const heads = await page.locator("section[aria-label] h2 .num").allInnerTexts();
+    const sum = heads.filter((text) => text !== "–").reduce((all, text) => all + grams(text), 0);
+    const whole = await page
+      .getByRole("row", { name: /^in all/ })
+      .locator("td")
+      .last()
+      .innerText();
+    expect(Math.abs(sum - grams(whole))).toBeLessThan(150);
+    await page.getByRole("region", { name: "One in place of another" }).getByText("for Boots").waitFor();
+    await page.getByRole("img", { name: /Saltpan loop \d/ }).waitFor();
+    const markdown = await (await fetch(`${app.url}/api/list/low-fells-2025-08-30`)).text();
+    expect(markdown).toMatch(/^# Low fells\n\n30–31 August 2025: \d+.things, /);
+    expect(markdown).toMatch(/## Main bag\n\n- \[ \] /);
+    const csv = await (await fetch(`${app.url}/api/list/low-fells-2025-08-30?as=csv`)).text();
+    expect(csv.split("\r\n")[0]).toBe("where,thing,pieces,weight,grams");
+    expect((await fetch(`${app.url}/api/list/nowhere`)).status).toBe(404);
+    await expectAccessible(page);
     expect(faults).toEqual([]);
     await page.close();
   }));

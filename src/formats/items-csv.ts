@@ -258,7 +258,7 @@ const isTicked = (text: string) => /^(x|y|yes|true|1|✓|✔|worn|consumable)$/i
 const sumOfMoney = (text: string) => parseNumber(text.replace(/[^\d.,-]/g, ""));
 
 /** What a spreadsheet would run: the package's own pattern misses a cell that goes on in a second line. */
-const FORMULA = /^[=+\-@\t\r\n]/;
+export const FORMULA = /^[=+\-@\t\r\n]/;
 
 /** Writes the shelf as a table. A cell that a spreadsheet would run as a formula is made harmless. */
 export function writeItems(items: readonly ItemRecord[]): string {

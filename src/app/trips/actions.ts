@@ -2,7 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { legProblems, tripProblems } from "@/core/ledger/check";
+import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
 import { Carry, ItemId, MOST_LEGS, Shared, Track, Trip, TripId } from "@/core/model";
@@ -42,7 +42,7 @@ export async function saveTrip(
   });
   if (!parsed.success) return refuse(byField(parsed.error));
   const trip = parsed.data;
-  const problems = [...tripProblems(trip), ...legProblems(trip)];
+  const problems = [...tripProblems(trip), ...legProblems(trip), ...legNightProblems(trip)];
   if (problems.length)
     return refuse(
       Object.fromEntries(

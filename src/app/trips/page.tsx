@@ -17,9 +17,16 @@ export default async function TripsPage() {
       <PageHead
         title="Trips"
         actions={
-          <Link href="/trips/new" className="btn btn-leaf">
-            New trip
-          </Link>
+          <>
+            {trips.length > 1 && (
+              <Link href="/trips/compare" prefetch={false} className="btn">
+                Lists against lists
+              </Link>
+            )}
+            <Link href="/trips/new" className="btn btn-leaf">
+              New trip
+            </Link>
+          </>
         }
       >
         {trips.length > 0 &&

@@ -109,7 +109,7 @@ export function TripForm({ id, values, shelf, last, units, places }: TripFormPro
           inputMode="numeric"
           {...register("nights")}
           error={errors.nights?.message}
-          hint="blank: from the dates"
+          hint="in the open; blank: from the dates"
         />
         <div className="space-y-1 self-center">
           <label className="flex min-h-8 items-center gap-2">

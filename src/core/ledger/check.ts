@@ -160,6 +160,36 @@ export function legProblems({ legs, starts, ends }: Pick<Trip, "legs" | "starts"
   ];
 }
 
+/** Nights that a trip's legs can't have: more than their own days leave room for, or more than the whole trip. */
+export function legNightProblems({
+  legs,
+  nights,
+  starts,
+  ends,
+}: Pick<Trip, "legs" | "nights" | "starts" | "ends">): Problem[] {
+  const all = nights ?? daysBetween(starts, ends);
+  const told = legs.reduce((sum, leg) => sum + (leg.nights ?? 0), 0);
+  const problems = legs.flatMap((leg, n): Problem[] => {
+    if (leg.nights === null || !leg.starts || !leg.ends) return [];
+    // The night after its last day may be told of it, or of the next leg.
+    const room = daysBetween(leg.starts, leg.ends) + 1;
+    return leg.nights > room
+      ? [
+          {
+            path: ["legs", n, "nights"],
+            message: `${leg.nights} nights don't fit into ${sayDays(leg.starts, leg.ends)}.`,
+          },
+        ]
+      : [];
+  });
+  if (problems.length === 0 && told > all)
+    problems.push({
+      path: ["legs", legs.findLastIndex((leg) => (leg.nights ?? 0) > 0), "nights"],
+      message: `The legs have ${told} nights together, and the trip has ${all}.`,
+    });
+  return problems;
+}
+
 function doubles(records: readonly { readonly id: string }[], name: string): Problem[] {
   const seen = new Set<string>();
   return records.flatMap(({ id }, n) =>

@@ -51,6 +51,13 @@ export default async function ItemPage({ params, searchParams }: Asked) {
   const carried = carriedOf(id);
   const entries = entriesOf(id);
   const holders = item.slot ? book.items.filter((other) => other.slot === item.slot && other.id !== id) : [];
+  /** What those of the slot came to that wore out, itself among them. */
+  const lasted = judgements
+    .filter(
+      ({ case: one }) =>
+        item.slot !== null && one.item.slot === item.slot && one.departure?.how === "worn out",
+    )
+    .map(({ case: one }) => one.totals.wear);
   const history = [
     ...carried.map((one) => ({
       on: one.outing.trip.ends,
@@ -230,6 +237,15 @@ export default async function ItemPage({ params, searchParams }: Asked) {
           {holders.length > 0 && (
             <div>
               <h2 className="border-b-2 border-ink pb-1 text-lg">Also in the slot “{item.slot}”</h2>
+              {lasted.length > 0 && (
+                <p className="hint py-1">
+                  Worn out in it: {count(lasted.length, "thing")}, after{" "}
+                  {lasted.length > 1
+                    ? `${say(Math.min(...lasted))} to ${say(Math.max(...lasted))}, ${say(lasted.reduce((sum, wear) => sum + wear, 0) / lasted.length)} on average`
+                    : say(lasted[0]!)}
+                  .
+                </p>
+              )}
               <ul>
                 {holders.map((other) => {
                   const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!;

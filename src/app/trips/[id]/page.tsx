@@ -243,6 +243,21 @@ export default async function TripPage({ params }: Asked) {
               )}
             </span>
           </h2>
+          <p className="no-print mb-2 flex flex-wrap gap-x-4 text-sm">
+            <Link
+              prefetch={false}
+              className="link"
+              href={`/trips/compare?${new URLSearchParams({ b: trip.id })}`}
+            >
+              Against another list
+            </Link>
+            <a className="link" href={`/api/list/${encodeURIComponent(trip.id)}`} download>
+              as Markdown
+            </a>
+            <a className="link" href={`/api/list/${encodeURIComponent(trip.id)}?as=csv`} download>
+              as CSV
+            </a>
+          </p>
           <ul className="columns-1 gap-6 sm:columns-2">
             {carried.map(({ item, carry, code }) => (
               <li

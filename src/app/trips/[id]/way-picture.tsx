@@ -49,7 +49,7 @@ interface WayPictureProps {
 /** Rows shown until all are asked for. */
 const AT_FIRST = 30;
 /** Part of the way within which a dragged end falls to a leg's end. */
-const CATCH = 0.012;
+const CATCH = 0.02;
 
 /**
  * Legs across, things down, a bar for each time carried. Ends are dragged, or moved by arrow keys: a step each, a leg by
@@ -101,7 +101,10 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
         brought together take the stretch away. A change in mid-leg begins a new leg there.
       </p>
       {shown.length > 0 && (
-        <div className="border-t-2 border-ink" style={{ "--legs": legLines(legs, whole) } as CSSProperties}>
+        <div
+          className="border-t-2 border-ink pointer-coarse:px-1.5"
+          style={{ "--legs": legLines(legs, whole) } as CSSProperties}
+        >
           <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_2.5rem]">
             <span className="hidden sm:block" />
             <div className="relative h-7 border-b border-rule-strong" aria-hidden="true">
@@ -213,10 +216,10 @@ const Row = memo(function Row({
         {row.slot && <span className="ml-1 text-sm font-normal text-muted">{row.slot}</span>}
       </span>
       <div className="relative order-last col-span-2 h-9 bg-(image:--legs) pointer-coarse:h-12 sm:order-none sm:col-span-1">
-        {!live && <Bars stretches={pairs(values)} whole={whole} />}
+        <Bars stretches={pairs(values)} whole={whole} />
         {live && values.length > 0 && (
           <Slider.Root
-            className="absolute inset-0 flex touch-pan-y items-center"
+            className="absolute -inset-x-3 inset-y-0 flex touch-pan-y items-center pointer-coarse:-inset-x-5.5"
             min={0}
             max={whole}
             step={step}
@@ -227,17 +230,17 @@ const Row = memo(function Row({
             onValueChange={(next) => setValues(next)}
             onValueCommit={(next) => void commit(next)}
           >
-            <Slider.Track className="relative h-2.5 grow">
-              <Bars stretches={pairs(values)} whole={whole} />
-            </Slider.Track>
+            <Slider.Track className="h-full grow" />
             {values.map((metres, n) => (
               <Slider.Thumb
                 key={n}
-                className="block h-6 w-2.5 cursor-ew-resize border-2 border-paper bg-leaf pointer-coarse:h-9 pointer-coarse:w-5"
+                className="grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
                 aria-label={`${row.name}, ${n % 2 ? "to" : "from"}`}
                 aria-valuetext={sayDistance(metres, units)}
                 onKeyDown={(event) => toLegEnd(event, n)}
-              />
+              >
+                <span className="block h-6 w-2.5 border-2 border-paper bg-leaf pointer-coarse:h-9 pointer-coarse:w-4" />
+              </Slider.Thumb>
             ))}
           </Slider.Root>
         )}
