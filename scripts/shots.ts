@@ -57,6 +57,11 @@ const SHOTS: readonly Shot[] = [
   { name: "trips", path: "/trips", size: DESK },
   { name: "trip", path: "/trips/the-long-quill-2025-06-07", size: DESK },
   { name: "new-trip", path: "/trips/new", size: DESK },
+  {
+    name: "compare",
+    path: "/trips/compare?a=hask-plateau-2025-01-25&b=saltpan-again-2026-09-12",
+    size: DESK,
+  },
   { name: "shelf", path: "/shelf", size: DESK },
   {
     name: "import",

@@ -2,7 +2,7 @@
 
 import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip } from "chart.js";
 import { useEffect, useRef } from "react";
-import { percent } from "@/core/units/speak";
+import { grouped, percent } from "@/core/units/speak";
 import type { LifeCurves } from "@/core/say/argument";
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
@@ -66,7 +66,7 @@ export function LifeChart({ life }: { life: LifeCurves }) {
             type: "linear",
             min: 0,
             grid: { display: false },
-            ticks: { color: colour("muted") },
+            ticks: { color: colour("muted"), callback: (value) => grouped(Number(value)) },
             title: { display: true, text: life.unit, color: colour("muted") },
           },
           y: {

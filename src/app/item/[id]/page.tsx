@@ -178,7 +178,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
           <ul>
             {history.map(({ on, key, one, entry }) => (
               <li key={key} className="flex items-baseline gap-3 border-b border-rule py-1.5">
-                <span className="num shrink-0 text-sm text-muted">{sayDay(on)}</span>
+                <span className="w-40 shrink-0 text-sm text-muted">{sayDay(on)}</span>
                 {one && (
                   <>
                     <span className="w-4 shrink-0 self-center">

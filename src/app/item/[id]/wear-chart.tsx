@@ -11,6 +11,7 @@ import {
   Filler,
 } from "chart.js";
 import { useEffect, useRef } from "react";
+import { grouped } from "@/core/units/speak";
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip, Filler);
 
@@ -101,7 +102,7 @@ export function WearChart({ points, low, median, high, next, unit, words }: Wear
           y: {
             beginAtZero: true,
             grid: { color: colour("rule") },
-            ticks: { color: colour("muted") },
+            ticks: { color: colour("muted"), callback: (value) => grouped(Number(value)) },
             title: { display: true, text: unit, color: colour("muted") },
           },
         },

@@ -47,6 +47,9 @@ export default async function TripPage({ params }: Asked) {
       .filter(({ item }) => of(item))
       .reduce((sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry), 0);
   const dead = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && !item.cover);
+  const cover = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && item.cover);
+  const weighed = (things: typeof carried) =>
+    things.reduce((sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry), 0);
   const deadGramMetres = dead.reduce(
     (sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
     0,
@@ -118,6 +121,18 @@ export default async function TripPage({ params }: Asked) {
         </Figure>
         <Figure name="carried for nothing">{sayDeadWeight(deadGramMetres, units)}</Figure>
       </dl>
+      {dead.length > 0 && (
+        <p className="-mt-3 mb-6">
+          {sayMass(weighed(dead), units)} in {count(dead.length, "thing")} was carried{" "}
+          {dead.every(({ carry }) => carry.legs === null)
+            ? sayDistance(outing.metres, units)
+            : "all or part of the way"}{" "}
+          for nothing
+          {cover.length > 0 &&
+            `; ${sayMass(weighed(cover), units)} of cover was not needed either, and is not counted`}
+          .
+        </p>
+      )}
       {track && (
         <TrackView
           track={track}
