@@ -5,7 +5,9 @@ import { Suspense, use, useOptimistic, useState, useTransition } from "react";
 import { toast } from "sonner";
 import type { SchoolName, Settings } from "@/core/model";
 import { SCHOOLS } from "@/core/trade/schools";
-import { percent } from "@/core/units/speak";
+import { withUnit } from "@/core/units/quantity";
+import { percent, sayMass } from "@/core/units/speak";
+import { TYPICAL_BODY_KG } from "@/core/weighin/pack-worth";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { keepSettings, keepTheme } from "./actions";
@@ -97,14 +99,20 @@ export function SettingsForm({
           label="Your body weight"
           className="mt-4 max-w-xs"
           value={body}
-          placeholder="75 kg"
+          placeholder={sayMass(TYPICAL_BODY_KG * 1000, now.units)}
           error={errors.body}
           onChange={(event) => setBody(event.target.value)}
           onBlur={() => {
             if (body !== (now.body?.typed ?? ""))
-              keep({ ...now, body: body.trim() === "" ? null : { typed: body, g: 0 } });
+              keep({
+                ...now,
+                body:
+                  body.trim() === ""
+                    ? null
+                    : { typed: withUnit(body, now.units.weight === "g" ? "kg" : "lb"), g: 0 },
+              });
           }}
-          hint="Only for what a load costs in kilocalories; blank is taken as 75 kg."
+          hint={`Only for what a load costs in kilocalories; blank is taken as ${sayMass(TYPICAL_BODY_KG * 1000, now.units)}.`}
         />
         <p className="hint mt-2">
           Change them at any time. What you typed is kept exactly: 9.6 oz stays 9.6 oz.

@@ -70,7 +70,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
           }}
           error={error}
           autoComplete="off"
-          placeholder="rain shell 312 g lid"
+          placeholder={`rain shell ${units.weight === "g" ? "312 g" : "11 oz"} lid`}
           className="flex-1"
         />
         <button className="btn btn-leaf mb-px !min-h-10" disabled={busy}>

@@ -89,7 +89,8 @@ export function FieldLog({
       const why = error instanceof Error && error.name === "QuotaExceededError" ? "it is full" : "it refuses";
       return setWrong(`This phone can't keep the line: ${why}. It stays here; copy it, or make room.`);
     }
-    setText("");
+    // The next line may be on its way already: only the one that was kept is cleared.
+    setText((now) => (now.trim() === typed ? "" : now));
     setWrong(undefined);
     await look();
     void send();

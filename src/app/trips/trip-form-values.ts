@@ -3,7 +3,7 @@ import type { Part } from "@/core/track/join";
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
 import type { ItemId, LegId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import { parseNumber } from "@/core/units/quantity";
+import { parseNumber, withUnit } from "@/core/units/quantity";
 
 export interface LegValues {
   /** The leg's id, which it keeps wherever it is put. */
@@ -48,8 +48,6 @@ const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
 
 /** What was typed, in the shape of a trip in a file. */
 export function toTrip(id: TripId | undefined, typed: TripValues, units: Units): Record<string, unknown> {
-  const bare = (text: string, unit: string) =>
-    /^[\d.,\s]+$/.test(text) && text.trim() !== "" ? `${text.trim()} ${unit}` : text.trim();
   return {
     ...(id ? { id } : {}),
     name: typed.name,
@@ -67,8 +65,8 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
       nights: typed.legs.length === 1 ? null : parseNumber(nights),
       name,
       terrain,
-      distance: bare(distance, units.distance),
-      ascent: orNull(bare(ascent, units.distance === "km" ? "m" : "ft")),
+      distance: withUnit(distance, units.distance),
+      ascent: orNull(withUnit(ascent, units.distance === "km" ? "m" : "ft")),
     })),
     conditions: told(typed.conditions),
     offers: told(typed.offers),

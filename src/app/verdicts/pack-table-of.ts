@@ -1,6 +1,7 @@
 import type { ComponentProps } from "react";
 import type { Book } from "@/core/ledger/book";
-import { percent, sayDeadWeight, sayMass } from "@/core/units/speak";
+import { percent, sayDeadWeight, sayMass, saySpeed } from "@/core/units/speak";
+import { WALKING_SPEED } from "@/core/weighin/load-energy";
 import type { PackWorth } from "@/core/weighin/pack-worth";
 import type { PackTable } from "./pack-table";
 
@@ -17,7 +18,7 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
     how:
       `Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; the ${school.name} school asks for ${school.worthNeeded}. ` +
       "Cover, what is dangerous to lack and what is carried for joy are not ranked. " +
-      `Energy by the Pandolf equation for ${sayMass(Math.round(body) * 1000, units)} of body and the ${sayMass(load * 1000, units)} weighed, at 4.5 km/h, half of the way climbing evenly and half taken as level.`,
+      `Energy by the Pandolf equation for ${sayMass(Math.round(body) * 1000, units)} of body and the ${sayMass(load * 1000, units)} weighed, at ${saySpeed(WALKING_SPEED, units)}, half of the way climbing evenly and half taken as level.`,
     lines: ranked.map(({ one, worth, grams, loses }) => ({
       item: one.item.id,
       name: one.item.name,

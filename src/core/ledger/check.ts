@@ -182,7 +182,7 @@ export function legNightProblems({
         ]
       : [];
   });
-  if (problems.length === 0 && told > all)
+  if (problems.length === 0 && told > Math.max(0, all))
     problems.push({
       path: ["legs", legs.findLastIndex((leg) => (leg.nights ?? 0) > 0), "nights"],
       message: `The legs have ${told} nights together, and the trip has ${all}.`,

@@ -180,8 +180,13 @@ export function inUnitOf(value: number, from: string, to: string): number | null
   return null;
 }
 
-/** A bare number is ambiguous once the owner changes units, so it is kept with the unit it was read in. */
-function withUnit(text: string, bare: string): string {
+/**
+ * What was typed, with a unit where it is a bare number: that is ambiguous once the owner changes units, so it is kept
+ * with the unit it was meant in.
+ *
+ * @param bare the owner's unit of such a quantity
+ */
+export function withUnit(text: string, bare: string): string {
   const typed = text.trim();
   return /^[+\d.,]+$/.test(typed) ? `${typed} ${bare}` : typed;
 }

@@ -1,5 +1,14 @@
 import { expect, test } from "vitest";
-import { sayDeadWeight, sayDistance, sayHeight, sayMass, sayTemperature, listWords, Units } from "./speak";
+import {
+  sayDeadWeight,
+  sayDistance,
+  sayHeight,
+  sayMass,
+  saySpeed,
+  sayTemperature,
+  listWords,
+  Units,
+} from "./speak";
 
 const metric = Units.parse({});
 const imperial = Units.parse({ weight: "oz", distance: "mi", temperature: "F" });
@@ -18,6 +27,8 @@ test("distances, heights, temperatures and dead weight", () => {
   expect(plain(sayDistance(1_214_000, metric))).toBe("1 214 km");
   expect(plain(sayDistance(16_093.44, imperial))).toBe("10 mi");
   expect(plain(sayHeight(304.8, imperial))).toBe("1 000 ft");
+  expect(plain(saySpeed(1.25, metric))).toBe("4.5 km/h");
+  expect(plain(saySpeed(1.25, imperial))).toBe("2.8 mph");
   expect(plain(sayTemperature(-5, metric))).toBe("−5 °C");
   expect(plain(sayTemperature(0, imperial))).toBe("32 °F");
   expect(plain(sayDeadWeight(480 * 386_000, metric))).toBe("185 kg·km");

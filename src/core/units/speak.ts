@@ -36,6 +36,12 @@ export function distanceNumber(m: number, units: Units): string {
   return value > 0 && value < 9.95 ? grouped(value, 1) : grouped(value);
 }
 
+/** A walking speed, from m/s: "4.5 km/h", "2.8 mph". */
+export const saySpeed = (metresPerSecond: number, units: Units): string =>
+  units.distance === "km"
+    ? `${(metresPerSecond * 3.6).toFixed(1)}${THIN}km/h`
+    : `${((metresPerSecond * 3600) / METRES_PER_MILE).toFixed(1)}${THIN}mph`;
+
 /** Ascent: metres, or feet for owners who walk in miles. */
 export function sayHeight(m: number, units: Units): string {
   return units.distance === "km" ? `${grouped(m)}${THIN}m` : `${grouped(m / METRES_PER_FOOT)}${THIN}ft`;

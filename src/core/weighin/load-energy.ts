@@ -40,8 +40,8 @@ const GROUND: Readonly<Record<Terrain, number>> = {
   sand: 2.1,
 };
 
-/** A walker's day: 4.5 km/h while moving. Common practice, no source. */
-const SPEED = 1.25;
+/** A walker's day: 4.5 km/h while moving, in m/s. Common practice, no source. */
+export const WALKING_SPEED = 1.25;
 const JOULES_PER_KILOCALORIE = 4184;
 
 interface Stretch {
@@ -60,9 +60,9 @@ export function walkingKilocalories(
 ): number {
   return stretches.reduce((sum, { metres, ascent, terrain }) => {
     if (metres === 0) return sum;
-    const half = metres / 2 / SPEED;
+    const half = metres / 2 / WALKING_SPEED;
     const watts = (grade: number) =>
-      pandolfWatts({ body, load, speed: SPEED, grade, ground: GROUND[terrain] });
+      pandolfWatts({ body, load, speed: WALKING_SPEED, grade, ground: GROUND[terrain] });
     return sum + (half * (watts((100 * ascent) / (metres / 2)) + watts(0))) / JOULES_PER_KILOCALORIE;
   }, 0);
 }

@@ -26,8 +26,8 @@ export interface PackWorth {
   readonly load: number;
 }
 
-/** Body weight where the owner has given none, kg. Common practice, no source. */
-const TYPICAL_BODY = 75;
+/** Body weight where the owner has given none. Common practice, no source. */
+export const TYPICAL_BODY_KG = 75;
 
 /** The verdict decides, here as on the slips: what is brought only when its weather comes stays when that was not there. */
 function isLeft(lead: Verdict, outing: Outing): boolean {
@@ -51,7 +51,7 @@ export function packWorth(book: Book, judgements: readonly Judgement[]): PackWor
     })
     .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
   const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);
-  const body = (book.settings.body?.g ?? TYPICAL_BODY * 1000) / 1000;
+  const body = (book.settings.body?.g ?? TYPICAL_BODY_KG * 1000) / 1000;
   const load =
     along.reduce(
       (sum, { case: { item, marked } }) => sum + (item.weight?.g ?? 0) * partOf(marked.at(-1)!.carry),

@@ -3,7 +3,8 @@
 import { useRouter } from "next/navigation";
 import { toast } from "sonner";
 import { EntryWhat, type ItemId } from "@/core/model";
-import { parseNumber } from "@/core/units/quantity";
+import { parseNumber, withUnit } from "@/core/units/quantity";
+import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/use-answered-form";
@@ -31,10 +32,12 @@ export function EntryForm({
   item,
   today,
   readings: [measure],
+  units,
 }: {
   item: ItemId;
   today: string;
   readings: readonly Measure[];
+  units: Units;
 }) {
   const router = useRouter();
   const blank: Values = {
@@ -55,7 +58,7 @@ export function EntryForm({
         what,
         on,
         note,
-        distance: distance.trim() || null,
+        distance: withUnit(distance, units.distance) || null,
         nights: parseNumber(nights) ?? 0,
         cost: parseNumber(cost),
         condition: condition === "" ? null : Number(condition),
@@ -90,7 +93,7 @@ export function EntryForm({
               label="Distance"
               {...register("distance")}
               error={errors.distance?.message}
-              placeholder="120 km"
+              placeholder={`120 ${units.distance}`}
             />
             <Field
               label="Nights"

@@ -230,6 +230,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
           <EntryForm
             item={id}
             today={book.today}
+            units={units}
             readings={item.rules.readings
               .filter(({ what }) => what !== CONDITION.what)
               .map(({ what, unit }) => ({ what, unit }))}

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { Supply } from "@/core/model";
 import { inUnitOf, parseAmount } from "@/core/units/quantity";
+import type { Units } from "@/core/units/speak";
 import { Field } from "@/ui/field";
 import { ToldList } from "./told-list";
 
@@ -10,10 +11,12 @@ import { ToldList } from "./told-list";
 export function CameHome({
   supplies,
   names,
+  units,
   onChange,
 }: {
   supplies: readonly Supply[];
   names: readonly string[];
+  units: Units;
   onChange: (supplies: Supply[]) => Promise<void>;
 }) {
   const [typed, setTyped] = useState({ what: "", out: "", back: "" });
@@ -87,7 +90,7 @@ export function CameHome({
           onChange={type("out")}
           error={errors.out}
           className="w-32"
-          placeholder="460 g"
+          placeholder={units.weight === "g" ? "460 g" : "16 oz"}
         />
         <Field
           label="Came back"
@@ -95,7 +98,7 @@ export function CameHome({
           onChange={type("back")}
           error={errors.back}
           className="w-32"
-          placeholder="120 g"
+          placeholder={units.weight === "g" ? "120 g" : "4 oz"}
         />
         <button className="btn mt-6 !min-h-10">
           Add<span className="sr-only"> what came home</span>

@@ -67,6 +67,7 @@ export function LookBack({ trip, nights, days, things, units, ...before }: LookB
         />
       )}
       <CameHome
+        units={units}
         supplies={said.supplies}
         names={things.filter(({ consumable }) => consumable).map(({ name }) => name)}
         onChange={(supplies) => say({ supplies })}

@@ -7,7 +7,8 @@ import { findKind } from "@/core/trade/names";
 import { KINDS } from "@/core/trade/kinds";
 import type { Item } from "@/core/model";
 import { Consequence, ItemState, JOBS, Load, STOWS, TRIGGERS, type Job, type Trigger } from "@/core/model";
-import { parseNumber } from "@/core/units/quantity";
+import { parseNumber, withUnit } from "@/core/units/quantity";
+import type { Units } from "@/core/units/speak";
 import { saveItem } from "@/app/shelf/actions";
 import type { Answer } from "@/ui/answer";
 import { Field, SelectField, TextField } from "@/ui/field";
@@ -79,20 +80,20 @@ function toValues(item: FileItem): Values {
 const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
 
 /** Another weight is a weighing more; the same one stays as it was. */
-function weighed({ weight, weighed: how }: Values, { weights = [] }: FileItem): unknown[] {
+function weighed({ weight, weighed: how }: Values, { weights = [] }: FileItem, units: Units): unknown[] {
   const last = weights.at(-1);
   if (weight.trim() === "") return [];
   if (last && blank(last.weight) === weight.trim() && (last.how ?? "measured") === how) return weights;
-  return [...weights, { weight: weight.trim(), how }];
+  return [...weights, { weight: withUnit(weight, units.weight), how }];
 }
 
-function toItem(id: string, v: Values, was: FileItem): unknown {
+function toItem(id: string, v: Values, was: FileItem, units: Units): unknown {
   return {
     ...was,
     id,
     name: v.name,
     kind: v.kind,
-    weights: weighed(v, was),
+    weights: weighed(v, was, units),
     stow: orNull(v.stow),
     bag: v.stow === "bag" ? orNull(v.bag) : null,
     load: orNull(v.load),
@@ -103,7 +104,7 @@ function toItem(id: string, v: Values, was: FileItem): unknown {
     opening:
       v.past === "known"
         ? {
-            distance: orNull(v.openingDistance),
+            distance: orNull(withUnit(v.openingDistance, units.distance)),
             nights: Number(v.openingNights || 0),
             days: was.opening?.days ?? 0,
           }
@@ -141,11 +142,19 @@ const byFormField = (answer: Answer): Answer =>
         ),
       };
 
-export function ItemForm({ item, bags }: { item: FileItem; bags: readonly (readonly [string, string])[] }) {
+export function ItemForm({
+  item,
+  bags,
+  units,
+}: {
+  item: FileItem;
+  bags: readonly (readonly [string, string])[];
+  units: Units;
+}) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
     toValues(item),
-    async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item), sure)),
+    async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item, units), sure)),
     () => {
       tellOtherTabs();
       router.push(itemPath(item.id));

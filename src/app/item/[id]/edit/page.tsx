@@ -20,6 +20,7 @@ export default async function EditItemPage({ params }: { params: Promise<{ id: s
       <PageHead title={`Edit ${item.name}`}>What you leave blank is as its kind has it.</PageHead>
       <ItemForm
         item={Item.encode(item)}
+        units={book.settings.units}
         bags={book.items
           .filter((other) => other.id !== id && other.state === "active")
           .map(({ id: value, name }) => [value, name] as const)}
