@@ -11,14 +11,23 @@ export interface Columns {
 
 const quoted = (name: string) => `"${name}"`;
 
-/** @param dates fields kept as dates */
+/**
+ * @param dates fields kept as dates
+ * @param once fields that an upsert leaves as they are: they are changed by statements of their own
+ */
 export function columnsOf(
   shape: z.ZodRawShape,
   {
     key,
     dates = [],
+    once = [],
     without = [],
-  }: { key: readonly string[]; dates?: readonly string[]; without?: readonly string[] },
+  }: {
+    key: readonly string[];
+    dates?: readonly string[];
+    once?: readonly string[];
+    without?: readonly string[];
+  },
 ): Columns {
   const fields = Object.keys(shape).filter((field) => !without.includes(field));
   return {
@@ -32,7 +41,7 @@ export function columnsOf(
         .join(", "),
     names: fields.map(quoted).join(", "),
     set: fields
-      .filter((field) => !key.includes(field))
+      .filter((field) => !key.includes(field) && !once.includes(field))
       .map((field) => `${quoted(field)} = excluded.${quoted(field)}`)
       .join(", "),
   };

@@ -14,6 +14,7 @@ import {
   Item,
   Leg,
   LegId,
+  Line,
   Mark,
   Ruling,
   Settings,
@@ -27,6 +28,7 @@ import { readLogFile, writeLogFile } from "@/formats/log-file";
 import { carriesOf, changeCarry, removeCarries, saveCarries } from "./carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
+import { addLines, setTaken } from "./lines";
 import { lockFolder } from "./lock";
 import { readWholeLog, replaceLog } from "./log";
 import { migrate } from "./migrate";
@@ -214,6 +216,23 @@ describe("marks and packs", () => {
         ["mug"],
         ["pot"],
       ]);
+    }));
+
+  test("a line that comes in while a trip's form is open is not put back by its saving; each line is once, and is taken alone", () =>
+    withLog(small(), async (db) => {
+      const read = (await findTrip(db, FIRST))!;
+      const line = (id: string, at: string) => Line.parse({ id, at, text: `line ${id}` });
+      await addLines(db, FIRST, [line("b", "2026-05-02T10:00:00Z")]);
+      await addLines(db, FIRST, [line("a", "2026-05-01T10:00:00Z"), line("b", "2026-05-02T10:00:00Z")]);
+      await saveTrips(db, [{ ...read, note: "saved from an old form" }]);
+      await setTaken(db, FIRST, "b", true);
+      const now = (await findTrip(db, FIRST))!;
+      expect(now.note).toBe("saved from an old form");
+      expect(now.lines.map(({ id, taken }) => [id, taken])).toEqual([
+        ["a", false],
+        ["b", true],
+      ]);
+      expect(await addLines(db, "nowhere" as TripId, [line("c", "2026-05-01T10:00:00Z")])).toBe(false);
     }));
 
   test("a trip taken away takes its marks along, and so does an item", () =>

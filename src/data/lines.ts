@@ -10,11 +10,17 @@ export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Pr
   const all = [...known, ...lines.filter(({ id }) => !ids.has(id))].sort((a, b) =>
     a.at < b.at ? -1 : a.at > b.at ? 1 : 0,
   );
-  await saveLines(db, trip, all);
+  await db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(all)]);
   return true;
 }
 
-/** Puts a trip's lines in place of those it had. */
-export async function saveLines(db: Db, trip: TripId, lines: readonly Line[]): Promise<void> {
-  await db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(lines)]);
+/** Says of a line whether it has been taken into the debrief. */
+export async function setTaken(db: Db, trip: TripId, id: string, taken: boolean): Promise<void> {
+  await db.query(
+    `update trip set lines = coalesce((
+       select jsonb_agg(case when line ->> 'id' = $2 then line || jsonb_build_object('taken', $3::boolean) else line end order by n)
+         from jsonb_array_elements(lines) with ordinality as told (line, n)), '[]')
+      where id = $1`,
+    [trip, id, taken],
+  );
 }

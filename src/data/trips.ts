@@ -7,7 +7,13 @@ import type { Db } from "./db";
 export type TripHead = Omit<Trip, "carries">;
 const TripHead = Trip.omit({ carries: true });
 
-const COLUMNS = columnsOf(TripHead.shape, { key: ["id"], dates: ["starts", "ends"], without: ["legs"] });
+// A line may come in from the way while a form that was read before it is saved: no form puts lines back to what they were.
+const COLUMNS = columnsOf(TripHead.shape, {
+  key: ["id"],
+  dates: ["starts", "ends"],
+  once: ["lines"],
+  without: ["legs"],
+});
 const LEG = columnsOf(Leg.shape, { key: ["id"], dates: ["starts", "ends"] });
 
 const SELECT = `

@@ -10,6 +10,7 @@ import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
+import type { Db } from "@/data/db";
 import { allItems, findItem } from "@/data/items";
 import { saveTracks } from "@/data/tracks";
 import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
@@ -137,31 +138,40 @@ const Stretches = z.array(
 
 /** Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where that changes in mid-leg. */
 export async function setStretches(trip: TripId, item: ItemId, raw: readonly Stretch[]): Promise<Answer> {
+  const stretches = Stretches.safeParse(raw);
+  if (!stretches.success) return refuse(byField(stretches.error));
   const db = await store();
+  // Read and written in one: a mark that comes in meanwhile is not put back to what it was.
+  const answer = await db.transaction((tx) => moveStretches(tx, trip, item, stretches.data));
+  revalidatePath("/", "layout");
+  return answer;
+}
+
+async function moveStretches(
+  db: Db,
+  trip: TripId,
+  item: ItemId,
+  stretches: readonly Stretch[],
+): Promise<Answer> {
   const known = await findTrip(db, TripId.parse(trip));
   if (!known) return refuse({ "": "That trip is no longer here." });
   const thing = await findItem(db, ItemId.parse(item));
   if (!thing) return refuse({ "": "That thing is no longer on the shelf." });
-  const stretches = Stretches.safeParse(raw);
-  if (!stretches.success) return refuse(byField(stretches.error));
   const carries = await carriesOf(db, { trip: known.id });
   const before = carries.find((carry) => carry.item === thing.id);
-  if (stretches.data.length === 0 && before?.mark)
+  if (stretches.length === 0 && before?.mark)
     return refuse({
       "": `${thing.name} is marked on this trip. Take the mark back first, or leave it a stretch.`,
     });
-  const next = carriedOnStretches({ ...known, carries }, thing.id, stretches.data);
+  const next = carriedOnStretches({ ...known, carries }, thing.id, stretches);
   if (next.legs.length > MOST_LEGS) return refuse({ "": "That would be more legs than a trip can have." });
-  await db.transaction(async (tx) => {
-    await saveTrips(tx, [next]);
-    if (stretches.data.length === 0) await removeCarries(tx, known.id, [thing.id]);
-    await saveCarries(
-      tx,
-      known.id,
-      next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
-    );
-  });
-  revalidatePath("/", "layout");
+  await saveTrips(db, [next]);
+  if (stretches.length === 0) await removeCarries(db, known.id, [thing.id]);
+  await saveCarries(
+    db,
+    known.id,
+    next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
+  );
   return { ok: true, value: undefined };
 }
 
@@ -173,10 +183,14 @@ export async function setShared(
 ): Promise<Answer> {
   const shared = Shared.nullable().safeParse(raw);
   if (!shared.success) return refuse(byField(shared.error));
-  const db = await store();
-  const carry = (await carriesOf(db, { trip: TripId.parse(trip) })).find((each) => each.item === item);
-  if (!carry) return refuse({ item: "That was not in the pack of this trip." });
-  await saveCarries(db, carry.trip, [{ ...carry, shared: shared.data }]);
+  const isThere = await (
+    await store()
+  ).transaction(async (tx) => {
+    const carry = (await carriesOf(tx, { trip: TripId.parse(trip) })).find((each) => each.item === item);
+    if (carry) await saveCarries(tx, carry.trip, [{ ...carry, shared: shared.data }]);
+    return carry !== undefined;
+  });
+  if (!isThere) return refuse({ item: "That was not in the pack of this trip." });
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
 }

@@ -11,7 +11,7 @@ import { parseLine } from "@/core/shelf/parse-line";
 import { carriesOf, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems, saveItems } from "@/data/items";
-import { saveLines } from "@/data/lines";
+import { setTaken } from "@/data/lines";
 import { readSettings } from "@/data/settings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -85,7 +85,6 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
   const { understood } = parseFieldLine(line.text, items);
   const next = {
     ...known,
-    lines: known.lines.map((each) => (each === line ? { ...each, taken: true } : each)),
     felt: understood.as === "night" ? [...known.felt, intoNight(understood)] : known.felt,
   };
   const [problem] = tripProblems(next);
@@ -103,6 +102,7 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
   const carry = carries.find((each) => each.item === item) ?? null;
   await db.transaction(async (tx) => {
     await saveTrips(tx, [next]);
+    await setTaken(tx, known.id, line.id, true);
     if (item && understood.as === "mark")
       await saveCarries(tx, known.id, [
         {
@@ -124,13 +124,6 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
 
 /** A line waits again. */
 export async function putLineBack(trip: TripId, id: string): Promise<void> {
-  const db = await store();
-  const known = await findTrip(db, TripId.parse(trip));
-  if (!known) return;
-  await saveLines(
-    db,
-    known.id,
-    known.lines.map((each) => (each.id === id ? { ...each, taken: false } : each)),
-  );
+  await setTaken(await store(), TripId.parse(trip), id, false);
   revalidatePath("/", "layout");
 }

@@ -4,6 +4,7 @@ import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip 
 import { useEffect, useRef } from "react";
 import { grouped, percent } from "@/core/units/speak";
 import type { LifeCurves } from "@/core/say/argument";
+import { chartLook } from "@/ui/chart-look";
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
 
@@ -11,9 +12,7 @@ Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
 export function LifeChart({ life }: { life: LifeCurves }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const style = getComputedStyle(document.documentElement);
-    const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
-    Chart.defaults.font.family = style.getPropertyValue("--font-sans") || "sans-serif";
+    const colour = chartLook();
     const upright = (x: number) => [
       { x, y: 0 },
       { x, y: 1 },

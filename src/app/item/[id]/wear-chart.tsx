@@ -12,6 +12,7 @@ import {
 } from "chart.js";
 import { useEffect, useRef } from "react";
 import { grouped } from "@/core/units/speak";
+import { chartLook } from "@/ui/chart-look";
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip, Filler);
 
@@ -36,9 +37,7 @@ interface WearChartProps {
 export function WearChart({ points, low, median, high, next, unit, words }: WearChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const style = getComputedStyle(document.documentElement);
-    Chart.defaults.font.family = style.getPropertyValue("--font-sans") || "sans-serif";
-    const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
+    const colour = chartLook();
     const labels = [...points.map((point) => point.label), "next trip"];
     const level = (value: number) => labels.map(() => value);
     const chart = new Chart(canvas.current!, {

@@ -3,6 +3,7 @@
 import { BarController, BarElement, CategoryScale, Chart, Legend, LinearScale, Tooltip } from "chart.js";
 import { useEffect, useRef } from "react";
 import { GRAMS_PER_POUND } from "@/core/units/quantity";
+import { chartLook } from "@/ui/chart-look";
 
 Chart.register(BarController, BarElement, CategoryScale, Legend, LinearScale, Tooltip);
 
@@ -20,9 +21,7 @@ export function WeightBars({ bars, imperial }: { bars: readonly Bar[]; imperial:
   const canvas = useRef<HTMLCanvasElement>(null);
   const unit = imperial ? "lb" : "kg";
   useEffect(() => {
-    const style = getComputedStyle(document.documentElement);
-    Chart.defaults.font.family = style.getPropertyValue("--font-sans") || "sans-serif";
-    const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
+    const colour = chartLook();
     const shown = (grams: number) => grams / (imperial ? GRAMS_PER_POUND : 1000);
     const chart = new Chart(canvas.current!, {
       type: "bar",

@@ -4,12 +4,13 @@ import { count, sayDays, sayMass } from "@/core/units/speak";
 import { listAsCsv, listAsMarkdown, type ListLine } from "@/formats/packing-list";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { readBook } from "../../../book";
+import { idIn } from "../../../id-in";
 
 /** A trip's or a plan's list to hand on, by where things ride: Markdown, or CSV with `?as=csv`. */
 export async function GET(request: Request, { params }: { params: Promise<{ trip: string }> }) {
-  const id = TripId.safeParse(decodeURIComponent((await params).trip));
+  const id = idIn(TripId, (await params).trip);
   const { log, book } = await readBook();
-  const trip = log.trips.find((each) => each.id === id.data);
+  const trip = log.trips.find((each) => each.id === id);
   if (!trip) return Response.json({ why: "There is no such trip." }, { status: 404 });
   const { units } = book.settings;
   const list = listOf(trip, book.item);

@@ -7,13 +7,14 @@ import { allItems } from "@/data/items";
 import { findTrack } from "@/data/tracks";
 import { findTrip } from "@/data/trips";
 import { writeGpx } from "@/formats/gpx";
+import { idIn } from "../../../id-in";
 
 /** A trip's track as GPX 1.1, with what failed or left on the way as waypoints. */
 export async function GET(_request: Request, { params }: { params: Promise<{ trip: string }> }) {
-  const id = TripId.safeParse(decodeURIComponent((await params).trip));
+  const id = idIn(TripId, (await params).trip);
   const db = await store();
-  const trip = id.success ? await findTrip(db, id.data) : null;
-  const track = id.success ? await findTrack(db, id.data) : null;
+  const trip = await findTrip(db, id);
+  const track = await findTrack(db, id);
   if (!trip || !track) return Response.json({ why: "That trip has no track." }, { status: 404 });
   const names = new Map((await allItems(db)).map(({ id: item, name }) => [item, name]));
   const happened = (await carriesOf(db, { trip: trip.id })).flatMap(({ item, mark }) => {
