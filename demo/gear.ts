@@ -137,7 +137,7 @@ export const ITEMS: readonly DemoItem[] = [
   ["Air pad", "inflatable pad", "430 g", "uu.uuuuuuuuuuu", { price: 118, acquired: "2024-02-17" }],
   ["Pillow", "pillow", "68 g", "uu.uuuuuuuuuuu"],
   ["Down jacket", "insulated jacket", "318 g", "uu.uuuuuhnuuhu", { price: 210 }],
-  ["Fleece", "fleece", "264 g", "uu.uuuuuunuuuu"],
+  ["Fleece", "fleece", "264 g", "uu.uuuuuunuuuu", { weighed: "claimed" }],
   ["Down vest", "insulated vest", "176 g", "nn.nnnnn.nnnnn", { price: 85 }],
   ["Sleep leggings", "sleep clothes", "142 g", "uu.uuuuuhnuuuu"],
   ["Spare underwear", "underwear", "58 g", "uu.uuuuuuuuuuu"],
@@ -145,7 +145,7 @@ export const ITEMS: readonly DemoItem[] = [
   ["Gloves", "gloves", "54 g", "hn.huuuhnnuuhu"],
   ["Folding chair", "chair", "486 g", ".n.n..nn.u..n.", { price: 70 }],
   ["Towel", "towel", "62 g", "uu.uhhuuhuhuuu"],
-  ["Wash kit", "wash kit", "136 g", "uu.uuuuuuuuuuu"],
+  ["Wash kit", "wash kit", "136 g", "uu.uuuuuuuuuuu", { weighed: "claimed" }],
   ["Paperback", "book", "228 g", "nu.nnhnnhn...n"],
   // kitchen
   ["Gas stove", "stove", "83 g", "uu.uuuuuuuuuuu", { price: 44 }],
@@ -156,7 +156,118 @@ export const ITEMS: readonly DemoItem[] = [
   ["Lighter", "lighter", "18 g", "uu.uuuuuuuuuuu"],
   ["Gas canister", "fuel", "212 g", "uu.uuuuuuuuuuu"],
   ["Food bag", "food bag", "46 g", "uuuuuuuuuuuuuu"],
+  ["Silk liner", "bag liner", "118 g", "......uu...u..", { price: 38 }],
+  // owned, and not out yet
+  [
+    "Winter bag",
+    "sleeping bag",
+    "1180 g",
+    "..............",
+    { price: 2900, currency: "kr", acquired: "2025-11-20", past: "new" },
+  ],
+  ["Large canister", "fuel", "378 g", "..............", { acquired: "2026-08-03", price: 12 }],
 ];
+
+/** Wished for, beside what it would take the place of. */
+export const WISHES: readonly Readonly<Record<string, unknown>>[] = [
+  {
+    name: "One-pole tent",
+    kind: "tent",
+    weight: "612 g",
+    weighed: "claimed",
+    price: 460,
+    instead: "Two-pole tent",
+    ratings: { packed: 5 },
+  },
+  {
+    name: "Thick pad",
+    kind: "inflatable pad",
+    weight: "495 g",
+    weighed: "claimed",
+    price: 165,
+    instead: "Air pad",
+    ratings: { rValue: 5.4, packed: 2.1 },
+  },
+  {
+    name: "Squeeze filter",
+    kind: "filter",
+    weight: "92 g",
+    weighed: "claimed",
+    price: 41,
+    instead: "Second filter",
+    ratings: { packed: 0.5 },
+  },
+  {
+    name: "Valley quilt",
+    kind: "quilt",
+    weight: "445 g",
+    weighed: "claimed",
+    price: 3100,
+    currency: "kr",
+    instead: "Quilt",
+    ratings: { label: { celsius: 7, means: "comfort" }, packed: 4 },
+  },
+];
+
+/** What things are rated by; `packed` is the room that they take, in litres. */
+export const RATINGS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  Pack: { volume: 46, comfortableLoad: "13 kg" },
+  Quilt: { label: { celsius: 0, means: "comfort" }, packed: 6.5 },
+  "Winter bag": { label: { celsius: -9, means: "comfort" }, packed: 11 },
+  "Silk liner": { packed: 0.5 },
+  "Air pad": { rValue: 3.2, packed: 1.4 },
+  "Two-pole tent": { packed: 7 },
+  "Power bank": { wattHours: 37, packed: 0.2 },
+  "Bottle, one litre": { litres: 1 },
+  "Bottle, small": { litres: 0.6 },
+  "Spare water bag": { litres: 2, packed: 0.1 },
+  "First head torch": { lumens: 300, packed: 0.2 },
+  "Second head torch": { lumens: 200, packed: 0.1 },
+  "Gas canister": { empty: "98 g", packed: 0.6 },
+  "Large canister": { empty: "148 g", packed: 1 },
+  "Down jacket": { packed: 3 },
+  Fleece: { packed: 2.6 },
+  "Down vest": { packed: 1.6 },
+  "Sleep leggings": { packed: 1 },
+  "Spare underwear": { packed: 0.3 },
+  "Spare shirt": { packed: 1 },
+  "Merino top": { packed: 1 },
+  Gloves: { packed: 0.4 },
+  "Warm hat": { packed: 0.3 },
+  Pillow: { packed: 0.3 },
+  Groundsheet: { packed: 0.8 },
+  Stakes: { packed: 0.3 },
+  "Folding chair": { packed: 2.4 },
+  Towel: { packed: 0.3 },
+  "Wash kit": { packed: 0.8 },
+  Paperback: { packed: 0.6 },
+  "Gas stove": { packed: 0.3 },
+  Pot: { packed: 1.1 },
+  "Second pot": { packed: 0.9 },
+  Mug: { packed: 0.4 },
+  Spoon: { packed: 0.1 },
+  Lighter: { packed: 0 },
+  "Food bag": { packed: 0.1 },
+  "Rain trousers": { packed: 0.8 },
+  "First-aid kit": { packed: 0.9 },
+  "Repair kit": { packed: 0.3 },
+  "Water tablets": { packed: 0 },
+  "Map and compass": { packed: 0.3 },
+  "Bug head net": { packed: 0.1 },
+  "Bug shirt": { packed: 0.7 },
+  "Clip light": { packed: 0 },
+  "Second filter": { packed: 0.4 },
+  Cable: { packed: 0.1 },
+  "Pack liner": { packed: 0 },
+};
+
+/** Weighed again: a canister as it empties. */
+export const WEIGHINGS: Readonly<Record<string, readonly Readonly<Record<string, unknown>>[]>> = {
+  "Gas canister": [
+    { weight: "212 g", on: "2026-07-01" },
+    { weight: "151 g", on: "2026-09-20" },
+  ],
+};
 
 /** What more was said at the debrief, by "item @ trip". */
 export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {

@@ -1,6 +1,6 @@
 import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
 import type { WholeLog } from "@/core/model";
-import { DETAILS, ITEMS } from "./gear";
+import { DETAILS, ITEMS, RATINGS, WEIGHINGS, WISHES } from "./gear";
 import { quillTrack } from "./track";
 import { ENTRIES, TRIPS } from "./trips";
 
@@ -8,7 +8,14 @@ const USES = { u: "used", h: "hardly", n: "unused" } as const;
 
 /** The demo walker's log. Everything in it is invented: the walker, the islands and the gear. */
 export function demoLog(): WholeLog {
-  const items = ITEMS.map(([name, kind, weight, , more]) => ({ name, kind, weight, ...more }));
+  const owned = ITEMS.map(([name, kind, weight, , more]) => ({
+    name,
+    kind,
+    ...(WEIGHINGS[name] ? { weights: WEIGHINGS[name] } : { weight }),
+    ...(RATINGS[name] && { ratings: RATINGS[name] }),
+    ...more,
+  }));
+  const items = [...owned, ...WISHES.map((wish) => ({ state: "wished", ...wish }))];
   const trips = TRIPS.map((trip, t) => ({
     ...trip,
     marks: ITEMS.flatMap(([name, , , strokes]) => {
@@ -22,8 +29,10 @@ export function demoLog(): WholeLog {
   );
   if (!read.ok) throw new Error(`demoLog: ${read.problems.map(sayProblem).join("; ")}`);
   const names = new Set(TRIPS.flatMap((trip) => ITEMS.map(([name]) => `${name} @ ${trip.name}`)));
-  const stray = Object.keys(DETAILS).find((key) => !names.has(key));
-  if (stray) throw new Error(`demoLog: no mark for the detail "${stray}"`);
+  const stray =
+    Object.keys(DETAILS).find((key) => !names.has(key)) ??
+    [...Object.keys(RATINGS), ...Object.keys(WEIGHINGS)].find((key) => !ITEMS.some(([name]) => name === key));
+  if (stray) throw new Error(`demoLog: nothing for the detail "${stray}"`);
   const quill = read.log.trips.find(({ name }) => name === "The Long Quill")!;
   return { ...read.log, tracks: [{ ...quillTrack(), trip: quill.id }] };
 }

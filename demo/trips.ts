@@ -8,6 +8,11 @@ export const TRIPS = [
     ascent: "620 m",
     terrain: "mixed",
     conditions: { rain: "some", cold: "some", sun: "some" },
+    felt: [{ low: 5, felt: "right", slept: ["Quilt", "Air pad"] }],
+    supplies: [
+      { what: "gas", unit: "g", out: 58, back: 28 },
+      { what: "food", unit: "g", out: 1600, back: 250 },
+    ],
   },
   {
     name: "Ember Rim",
@@ -17,6 +22,16 @@ export const TRIPS = [
     ascent: "2900 m",
     terrain: "rock",
     conditions: { rain: "none", sun: "strong", wind: "some", bugs: "none" },
+    felt: [
+      { low: 7, felt: "right", slept: ["Quilt", "Air pad"] },
+      { low: 4, felt: "right", slept: ["Quilt", "Air pad"] },
+      { low: 6, felt: "right", slept: ["Quilt", "Air pad"] },
+    ],
+    supplies: [
+      { what: "gas", unit: "g", out: 110, back: 31 },
+      { what: "food", unit: "g", out: 3100, back: 420 },
+      { what: "power", unit: "Wh", out: 37, back: 15 },
+    ],
   },
   {
     name: "Quillet in a day",
@@ -36,6 +51,12 @@ export const TRIPS = [
     terrain: "mud",
     conditions: { rain: "strong", bugs: "strong", wind: "some", crossings: "some" },
     note: "Wet from the second day on.",
+    supplies: [
+      { what: "gas", unit: "g", out: 230, back: 64 },
+      { what: "food", unit: "g", out: 5200, back: 300 },
+      { what: "power", unit: "Wh", out: 37, back: 4 },
+      { what: "dinners", unit: "", out: 7, back: 1, reserve: 1 },
+    ],
   },
   {
     name: "October cape",
@@ -45,6 +66,14 @@ export const TRIPS = [
     ascent: "980 m",
     terrain: "mixed",
     conditions: { rain: "some", cold: "some", wind: "strong", bugs: "none" },
+    felt: [
+      { low: 1, felt: "cool", slept: ["Quilt", "Air pad"] },
+      { low: 4, felt: "right", slept: ["Quilt", "Down jacket", "Air pad"] },
+    ],
+    supplies: [
+      { what: "gas", unit: "g", out: 90, back: 37 },
+      { what: "food", unit: "g", out: 2300, back: 380 },
+    ],
   },
   {
     name: "Hask plateau",
@@ -75,6 +104,18 @@ export const TRIPS = [
     ascent: "4100 m",
     terrain: "rock",
     conditions: { rain: "some", cold: "some", wind: "strong", sun: "some", bugs: "none" },
+    felt: [
+      { low: 2, felt: "right", slept: ["Quilt", "Silk liner", "Air pad"] },
+      { low: -1, felt: "cool", slept: ["Quilt", "Silk liner", "Air pad"] },
+      { low: 3, felt: "right", slept: ["Quilt", "Silk liner", "Air pad"] },
+      { low: 5, felt: "right", slept: ["Quilt", "Air pad"] },
+    ],
+    supplies: [
+      { what: "gas", unit: "g", out: 200, back: 96 },
+      { what: "food", unit: "g", out: 3600, back: 210 },
+      { what: "power", unit: "Wh", out: 37, back: 12 },
+      { what: "dinners", unit: "", out: 5, back: 1, reserve: 1 },
+    ],
   },
   {
     name: "The Long Quill",
@@ -96,7 +137,18 @@ export const TRIPS = [
       heat: "some",
       cold: "some",
     },
-    supplies: [{ what: "gas", unit: "g", out: 460, back: 118 }],
+    felt: [
+      { low: 8, felt: "right", slept: ["Quilt", "Air pad"] },
+      { low: 6, felt: "right", slept: ["Quilt", "Silk liner", "Air pad"] },
+      { low: 9, felt: "warm", slept: ["Quilt", "Silk liner", "Air pad"] },
+      { low: 11, felt: "warm", slept: ["Quilt", "Air pad"] },
+    ],
+    supplies: [
+      { what: "gas", unit: "g", out: 460, back: 118 },
+      { what: "food", unit: "g", out: 15500, back: 900 },
+      { what: "power", unit: "Wh", out: 185, back: 31 },
+      { what: "dinners", unit: "", out: 21, back: 1, reserve: 1 },
+    ],
     made: ["Two-pole tent", "Trail poles", "Sun shirt"],
     stay: ["Folding chair", "Down vest", "Paperback"],
     missed: [{ what: "Sit mat", cost: "discomfort" }],
@@ -118,6 +170,12 @@ export const TRIPS = [
     ascent: "450 m",
     terrain: "sand",
     conditions: { rain: "none", heat: "strong", sun: "strong", "dry stretch": "strong", bugs: "none" },
+    supplies: [
+      { what: "gas", unit: "g", out: 100, back: 36 },
+      { what: "food", unit: "g", out: 3000, back: 500 },
+      { what: "water", unit: "L", out: 14, back: 3.5 },
+      { what: "power", unit: "Wh", out: 37, back: 16 },
+    ],
   },
   {
     name: "Storm on Marl Head",
@@ -149,6 +207,7 @@ export const TRIPS = [
       { low: -1, felt: "cool", slept: ["Quilt", "Air pad"] },
       { low: 3, felt: "right", slept: ["Quilt", "Air pad"] },
       { low: 3, felt: "right", slept: ["Quilt", "Air pad"] },
+      { low: 0, felt: "right", slept: ["Quilt", "Silk liner", "Air pad"] },
     ],
     missed: [{ what: "Sit mat", cost: "discomfort" }],
   },
@@ -161,7 +220,14 @@ export const TRIPS = [
       { name: "Over and down", distance: "78 km", ascent: "2400 m", terrain: "rock" },
     ],
     conditions: { rain: "strong", bugs: "strong", crossings: "strong", sun: "some", wind: "some" },
-    supplies: [{ what: "gas", unit: "g", out: 230, back: 41 }],
+    supplies: [
+      { what: "gas", unit: "g", out: 230, back: 41 },
+      { what: "food", unit: "g", out: 6300, back: 650 },
+      { what: "water", unit: "L", out: 9, back: 1 },
+      { what: "power", unit: "Wh", out: 37, back: 2 },
+      { what: "dinners", unit: "", out: 9, back: 1, reserve: 1 },
+    ],
+    boiled: 13,
     made: ["Bug head net", "Rain shell", "Two-pole tent"],
     stay: ["Spare water bag", "Camera", "Pack cover"],
   },
@@ -173,6 +239,15 @@ export const TRIPS = [
     ascent: "880 m",
     terrain: "mixed",
     conditions: { rain: "some", sun: "some", bugs: "none", cold: "some" },
+    supplies: [
+      { what: "gas", unit: "g", out: 114, back: 53 },
+      { what: "food", unit: "g", out: 2700, back: 320 },
+      { what: "water", unit: "L", out: 5, back: 1.2 },
+      { what: "power", unit: "Wh", out: 37, back: 11 },
+      { what: "dinners", unit: "", out: 4, back: 1, reserve: 1 },
+    ],
+    boiled: 4.5,
+    scale: { weight: "7.98 kg", holds: "no supplies" },
   },
 ];
 

@@ -1,7 +1,7 @@
 import { KINDS } from "@/core/trade/kinds";
 import type { WholeLog } from "@/core/model";
 import { FORMAT, readLogFile, sayProblem, VERSION } from "@/formats/log-file";
-import { seeded } from "./seeded";
+import { seeded } from "../tests/seeded";
 
 /** A log of every item on every trip, or a `share` of them, 0 to 1; one mark in twenty with more to say than its use. */
 export function madeUpLog(itemCount: number, tripCount: number, share = 1): WholeLog {

@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { readdirSync, readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
-import { seeded } from "./seeded";
+import { seeded } from "../tests/seeded";
 
 /**
  * Breaks the judging core in small ways and counts how many of them the tests notice. The whole takes hours, so a seeded draw of

@@ -30,7 +30,12 @@ test("damage, a repair, the proof of it: an item's page follows, and each step c
 
     await page.getByRole("button", { name: /^Remove repair of/ }).click();
     await slip("repair").waitFor();
-    await page.getByRole("button", { name: "Undo" }).last().click();
+    // Its own notice, which lies in front of the one before.
+    await page
+      .locator("[data-sonner-toast]")
+      .filter({ hasText: "removed" })
+      .getByRole("button", { name: "Undo" })
+      .click();
     await slip("prove").waitFor();
     await page.reload();
     await slip("prove").waitFor();

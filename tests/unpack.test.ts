@@ -362,6 +362,7 @@ test("the nights and what came home are told at the end, refused where they can'
     const trip = "sunder-crossing-2026-07-11";
     const { page, faults } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
     const kept = async () => (await exported(app)).trips.find((each) => each.id === trip)!;
+    const before = (await kept()).supplies!.length;
     await page.getByLabel("Nights", { exact: true }).fill("9");
     await page.getByLabel("Coldest, °C").fill("warmish");
     const addNights = page.getByRole("button", { name: "Add the nights" });
@@ -390,9 +391,11 @@ test("the nights and what came home are told at the end, refused where they can'
     await page.getByLabel("Came back").fill("300 g");
     await addHome.tap();
     await page.getByText("0.3 of 1.2 kg").waitFor();
-    await expect
-      .poll(kept)
-      .toMatchObject({ supplies: [{ what: "gas" }, { what: "Oats", unit: "kg", out: 1.2, back: 0.3 }] });
+    await expect.poll(kept).toMatchObject({
+      supplies: expect.arrayContaining([
+        expect.objectContaining({ what: "Oats", unit: "kg", out: 1.2, back: 0.3 }),
+      ]),
+    });
 
     await page.getByRole("button", { name: "Remove 2 nights felt cold" }).tap();
     await page.getByRole("button", { name: "Remove Oats" }).tap();
@@ -401,7 +404,7 @@ test("the nights and what came home are told at the end, refused where they can'
         const { felt, supplies } = await kept();
         return [felt?.length ?? 0, supplies?.length];
       })
-      .toEqual([0, 1]);
+      .toEqual([0, before]);
     await expectAccessible(page);
     expect(faults).toEqual([]);
     await page.goto(`${app.url}/trips/vask-shore-again-2026-04-25`);

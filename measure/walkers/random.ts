@@ -1,4 +1,4 @@
-import { seeded } from "../seeded";
+import { seeded } from "../../tests/seeded";
 
 /** Draws whose order a seed fixes. */
 export interface Random {

@@ -167,7 +167,7 @@ test.each([
         { starts: "2026-05-01", ends: "2026-05-02", distance: "5 km", felt: [{ low: 451, felt: "hot" }] },
       ],
     }),
-    /Above 50 °C/,
+    /Between −60 and 50 °C/,
   ],
   [
     file({

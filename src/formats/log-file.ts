@@ -37,6 +37,7 @@ const FileItem = Item.extend({
   id: ItemId.optional().meta({ description: "Left out: made from the name." }),
   kind: KindName,
   bag: ItemRef.nullable().default(null),
+  instead: ItemRef.nullable().default(null),
   needs: z.array(ItemRef).max(10).default([]),
   weight: Mass.nullable().optional().meta({ description: "Short for one weight in `weights`." }),
   weighed: Weighing.shape.how.optional().meta({ description: "How that weight was come by." }),
@@ -183,6 +184,7 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
       ...item,
       bag: item.bag === null ? null : find(item.bag),
       needs: item.needs.map(find),
+      instead: item.instead === null ? null : find(item.instead),
       weights: weight ? [...item.weights, { weight, how: weighed, on: null }] : item.weights,
     })),
     trips: file.trips.map(({ marks, distance, ascent, terrain, legs, name, ...trip }) => {

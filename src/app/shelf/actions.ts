@@ -2,13 +2,14 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { isHeavy } from "@/core/ledger/check";
-import { Item, ItemId, type ItemState } from "@/core/model";
+import { isHeavy, itemProblems, oddOf } from "@/core/ledger/check";
+import { Item, ItemId, Weighing, type ItemState } from "@/core/model";
 import { newThing, OLDER_IS, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { slug } from "@/core/model/slug";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
+import type { Db } from "@/data/db";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
 import { readSettings, saveSettings } from "@/data/settings";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -68,12 +69,10 @@ export async function takeLineBack(id: ItemId, older: z.input<typeof Item> | nul
 export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
   const item = Item.safeParse(raw);
   if (!item.success) return refuse(byField(item.error));
-  if (!sure && isHeavy(item.data.weights.at(-1)?.weight ?? null))
-    return {
-      ok: false,
-      fields: {},
-      ask: `${item.data.weights.at(-1)?.weight.typed} is a lot for one thing. Is that right?`,
-    };
+  const [problem] = itemProblems(item.data);
+  if (problem) return refuse({ [problem.path.join(".")]: problem.message });
+  const ask = sure ? null : oddOf(item.data);
+  if (ask) return { ok: false, fields: {}, ask };
   const db = await store();
   if (item.data.bag !== null && !(await findItem(db, item.data.bag)))
     return refuse({ bag: "That bag is no longer on the shelf." });
@@ -125,4 +124,91 @@ export async function importItems(
   });
   revalidatePath("/", "layout");
   return { ok: true, value: items.length };
+}
+
+/** Puts something on the wish list; `raw` has the shape of an item in a file, without its id. */
+export async function addWish(raw: Record<string, unknown>, sure: boolean): Promise<Answer> {
+  const db = await store();
+  const items = await allItems(db);
+  const wish = Item.safeParse({
+    ...raw,
+    id: slug(String(raw.name), new Set(items.map(({ id }): string => id))),
+    state: "wished",
+  });
+  if (!wish.success)
+    return refuse(
+      Object.fromEntries(
+        Object.entries(byField(wish.error)).map(([path, message]) => [
+          path.startsWith("weights") ? "weight" : path,
+          message,
+        ]),
+      ),
+    );
+  if (wish.data.instead !== null && !items.some(({ id }) => id === wish.data.instead))
+    return refuse({ instead: "That is no longer on the shelf." });
+  const ask = sure ? null : oddOf(wish.data);
+  if (ask) return { ok: false, fields: {}, ask };
+  await saveItems(db, [wish.data]);
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
+const noWish = refuse({ "": "That is no longer on the wish list." });
+const findWish = async (db: Db, id: ItemId) => {
+  const wish = await findItem(db, ItemId.parse(id));
+  return wish?.state === "wished" ? wish : null;
+};
+
+/** A wish came true: it is on the shelf, new, in the slot of what it takes the place of, which is retired or stays. Answers with what there was, for undo. */
+export async function buyWish(id: ItemId, inItsPlace: boolean): Promise<Answer<z.input<typeof Item>[]>> {
+  const answer = await (
+    await store()
+  ).transaction(async (tx): Promise<Answer<z.input<typeof Item>[]>> => {
+    const wish = await findWish(tx, id);
+    if (!wish) return noWish;
+    const older = wish.instead && (await findItem(tx, wish.instead));
+    const bought: Item = { ...wish, state: "active", instead: null, past: "new", acquired: today() };
+    await saveItems(
+      tx,
+      older && inItsPlace ? takeOver(older, bought, { is: "retired", on: today() }) : [bought],
+    );
+    return { ok: true, value: [wish, ...(older ? [older] : [])].map((item) => Item.encode(item)) };
+  });
+  revalidatePath("/", "layout");
+  return answer;
+}
+
+/** Takes a wish off the list. Answers with what there was, for undo. */
+export async function takeWishBack(id: ItemId): Promise<Answer<z.input<typeof Item>[]>> {
+  const db = await store();
+  const wish = await findWish(db, id);
+  if (!wish) return noWish;
+  await removeItem(db, wish.id);
+  revalidatePath("/", "layout");
+  return { ok: true, value: [Item.encode(wish)] };
+}
+
+/** Puts things back to what they were. */
+export async function restoreItems(raws: readonly unknown[]): Promise<void> {
+  const db = await store();
+  await saveItems(db, z.array(Item).parse(raws));
+  revalidatePath("/", "layout");
+}
+
+/** Keeps a weight read off a scale today. Answers with what there was, for undo. */
+export async function saveWeighing(id: ItemId, typed: string): Promise<Answer<z.input<typeof Item>[]>> {
+  const weighing = Weighing.safeParse({ weight: typed, how: "measured", on: today() });
+  if (!weighing.success) return refuse({ weight: Object.values(byField(weighing.error))[0]! });
+  const db = await store();
+  const answer = await db.transaction(async (tx): Promise<Answer<z.input<typeof Item>[]>> => {
+    const item = await findItem(tx, ItemId.parse(id));
+    if (!item) return refuse({ weight: "That thing is no longer on the shelf." });
+    const weighed = { ...item, weights: [...item.weights, weighing.data] };
+    const [problem] = itemProblems(weighed);
+    if (problem) return refuse({ weight: problem.message });
+    await saveItems(tx, [weighed]);
+    return { ok: true, value: [Item.encode(item)] };
+  });
+  revalidatePath("/", "layout");
+  return answer;
 }

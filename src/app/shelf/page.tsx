@@ -29,6 +29,15 @@ export default async function ShelfPage({
         title="Shelf"
         actions={
           <>
+            <Link href="/shelf/wishes" prefetch={false} className="btn">
+              Wish list
+            </Link>
+            <Link href="/shelf/weigh" prefetch={false} className="btn">
+              Weigh
+            </Link>
+            <Link href="/shelf/money" prefetch={false} className="btn">
+              Money
+            </Link>
             <Link href="/shelf/import" className="btn">
               Import a list
             </Link>

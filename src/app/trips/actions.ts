@@ -5,7 +5,7 @@ import { z } from "zod";
 import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
-import { Carry, ItemId, MOST_LEGS, Shared, Track, Trip, TripId } from "@/core/model";
+import { BagWeighing, Carry, ItemId, MOST_LEGS, Shared, Track, Trip, TripId } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
@@ -195,6 +195,22 @@ export async function setShared(
   return { ok: true, value: undefined };
 }
 
+/** Says what the packed bag weighed at the start (null: it was not weighed). */
+export async function setScale(trip: TripId, raw: unknown): Promise<Answer> {
+  const scale = BagWeighing.nullable().safeParse(raw);
+  if (!scale.success) return refuse(byField(scale.error));
+  const isThere = await (
+    await store()
+  ).transaction(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (known) await saveTrips(tx, [{ ...known, scale: scale.data }]);
+    return known !== null;
+  });
+  if (!isThere) return refuse({ "": "That trip is no longer here." });
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}
+
 /** What the form does not show of a leg (its dates, its own weather) stays as it was. */
 function legsOf(raw: Record<string, unknown>, known: Awaited<ReturnType<typeof findTrip>>): unknown {
   if (!Array.isArray(raw.legs) || !known) return raw.legs;
@@ -202,7 +218,14 @@ function legsOf(raw: Record<string, unknown>, known: Awaited<ReturnType<typeof f
   return raw.legs.map((leg: Record<string, unknown>) => ({ ...before.get(String(leg.id)), ...leg }));
 }
 
-const LookBack = Trip.pick({ made: true, stay: true, missed: true, felt: true, supplies: true });
+const LookBack = Trip.pick({
+  made: true,
+  stay: true,
+  missed: true,
+  felt: true,
+  supplies: true,
+  boiled: true,
+});
 
 /** Saves what is said looking back: what made the trip, what could have stayed, what was missed, the nights, what came home. */
 export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {

@@ -23,6 +23,12 @@ export default async function TripsPage() {
                 Lists against lists
               </Link>
             )}
+            <Link href="/trips/nights" prefetch={false} className="btn">
+              Nights
+            </Link>
+            <Link href="/trips/supplies" prefetch={false} className="btn">
+              Fuel, food, water, power
+            </Link>
             <Link href="/trips/new" className="btn btn-leaf">
               New trip
             </Link>

@@ -1,5 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { comfortOf, normalBelow } from "./comfort";
+import { seeded } from "../../../tests/seeded";
+import type { Felt } from "../model";
+import { aboveLabels, comfortOf, normalBelow, worthOf } from "./comfort";
 import { comesBack } from "./fault";
 
 // Source: Abramowitz and Stegun, Handbook of Mathematical Functions, table 26.1.
@@ -23,9 +25,9 @@ test("what comes back, by Jeffreys' prior", () => {
   expect(() => comesBack({ times: -1, chances: 1 })).toThrow(RangeError);
 });
 
-describe("down to what an owner sleeps well", () => {
-  const label = (celsius: number, means: "comfort" | "limit" | "plain" = "comfort") => ({ celsius, means });
+const label = (celsius: number, means: "comfort" | "limit" | "plain" = "comfort") => ({ celsius, means });
 
+describe("down to what an owner sleeps well", () => {
   // "Cool" is neither cold nor right: comfort lies a little above that low, so it is held to both sides.
   test("a cool night tells more narrowly than a cold one or a right one", () => {
     const width = (felt: "cool" | "cold" | "right") => {
@@ -63,5 +65,97 @@ describe("down to what an owner sleeps well", () => {
     expect(comfortOf([{ low: 0, felt: "cool" }], label(0)).median).toBeLessThan(cold.median);
     expect(cold.coldAt(0)).toBeGreaterThan(0.8);
     expect(cold.coldAt(20)).toBeLessThan(0.05);
+  });
+});
+
+// Simulated sleepers: each with a comfort temperature of their own about the label, told of nights as they feel them.
+describe("a known truth comes back", () => {
+  const random = seeded(11);
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const feels = (above: number): Felt =>
+    above < -2 ? "cold" : above < 0 ? "cool" : above < 6 ? "right" : above < 11 ? "warm" : "hot";
+  const night = (truth: number) => {
+    const low = truth + 3 + 5 * normal();
+    return { low, felt: feels(low - truth + 1.5 * normal()) };
+  };
+  const sleepers = (nights: number, many: number) =>
+    Array.from({ length: many }, () => {
+      const truth = 3 + 4 * normal();
+      const told = Array.from({ length: nights }, () => night(truth));
+      return { truth, comfort: comfortOf(told, { celsius: 0, means: "comfort" }) };
+    });
+
+  test("after ten nights without bias, and inside the interval four times in five", () => {
+    const many = sleepers(10, 600);
+    const bias = many.reduce((sum, { truth, comfort }) => sum + comfort.median - truth, 0) / many.length;
+    expect(Math.abs(bias)).toBeLessThan(0.5);
+    const inside = many.filter(({ truth, comfort }) => truth >= comfort.low && truth <= comfort.high).length;
+    expect(inside / many.length).toBeGreaterThan(0.75);
+    expect(inside / many.length).toBeLessThan(0.85);
+  });
+
+  test("with under four nights it promises colder than the truth in no more than one case in ten", () => {
+    for (const nights of [0, 1, 3]) {
+      const many = sleepers(nights, 800);
+      const tooCold = many.filter(({ truth, comfort }) => comfort.relyOn < truth).length;
+      // One in ten, and twice the error of counting 800.
+      expect(tooCold / many.length).toBeLessThan(0.1 + 0.021);
+      expect(many[0]!.comfort.relyOn).toBe(many[0]!.comfort.high);
+    }
+    expect(
+      comfortOf(
+        Array.from({ length: 4 }, () => night(2)),
+        undefined,
+      ),
+    ).toSatisfy(({ relyOn, median }: ReturnType<typeof comfortOf>) => relyOn === median);
+  });
+
+  test("what a liner was worth is found from nights with it and without; not from nights that all had it", () => {
+    const before = { mean: 2, spread: 1.5 };
+    const zero = label(0);
+    const tried = (withIt: (n: number) => boolean, worth: number) =>
+      Array.from({ length: 40 }, (_, n) => {
+        const low = 2 + 4 * normal();
+        return { low, felt: feels(low - 2 + (withIt(n) ? worth : 0) + 1.5 * normal()), withIt: withIt(n) };
+      });
+    expect(
+      worthOf(
+        tried((n) => n % 2 === 0, 4),
+        zero,
+        before,
+      ).mean,
+    ).toBeGreaterThan(2.6);
+    expect(
+      worthOf(
+        tried((n) => n % 2 === 0, 0),
+        zero,
+        before,
+      ).mean,
+    ).toBeLessThan(1.3);
+    const always = worthOf(
+      tried(() => true, 4),
+      zero,
+      before,
+    );
+    expect(Math.abs(always.mean - before.mean)).toBeLessThan(0.8);
+    expect(always.low).toBeGreaterThanOrEqual(0);
+  });
+
+  test("labels of different meaning are not mixed, and a bed teaches of the owner's others only once it was slept in enough", () => {
+    expect(comfortOf([], label(-10, "plain")).high - comfortOf([], label(-10, "plain")).low).toBeGreaterThan(
+      comfortOf([], label(-10)).high - comfortOf([], label(-10)).low,
+    );
+    expect(comfortOf([], { celsius: -20, means: "extreme" }).median).toBeGreaterThan(0);
+    const warm = comfortOf(
+      Array.from({ length: 12 }, () => night(-2)),
+      label(0),
+    );
+    const learnt = aboveLabels([{ label: label(0), comfort: warm }]);
+    expect(learnt.mean).toBeLessThan(1.5);
+    expect(learnt.spread).toBeLessThan(3);
+    expect(aboveLabels([{ label: label(0), comfort: comfortOf([night(-2)], label(0)) }])).toEqual({
+      mean: 3,
+      spread: 3,
+    });
   });
 });

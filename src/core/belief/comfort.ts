@@ -5,6 +5,8 @@ import type { Ratings } from "../model";
 export interface TriedNight {
   readonly low: number;
   readonly felt: Felt;
+  /** Doubt about the low as it counts here, °C: it was slept in something a little other. */
+  readonly doubt?: number;
 }
 
 /** Down to what air temperature an owner sleeps well in a bed, °C: a median and an 80 % interval. */
@@ -12,26 +14,54 @@ export interface Comfort {
   readonly median: number;
   readonly low: number;
   readonly high: number;
-  /** Chance, 0 to 1, of a cold night at this low. */
+  readonly nights: number;
+  /** What to rely on: the median, and while nights are few the warm end of the interval, never the cold one. */
+  readonly relyOn: number;
+  /** Chance, 0 to 1, of a cold or cool night at this low. */
   readonly coldAt: (low: number) => number;
 }
 
-/** Owners sleep this much above the label, °C, and differ by so much. Common practice, no source. */
-const ABOVE_LABEL = 3;
-const SPREAD = 4;
+/** What is believed of something before a night told of it, °C, and how far owners differ. */
+export interface Worth {
+  readonly mean: number;
+  readonly spread: number;
+}
+
+/** Owners sleep this much above the label, °C, and differ by so much; their beds differ from that again. Common practice, no source. */
+const ABOVE_LABEL: Worth = { mean: 3, spread: 3 };
+const BEDS_DIFFER = Math.sqrt(4 ** 2 - ABOVE_LABEL.spread ** 2);
 /** Where nothing is on the label: a usual three-season bed, and much doubt. */
 const UNLABELLED = { mean: 4, spread: 9 };
-/** A limit label stands so much below comfort (ISO 23537-1 defines both; the difference is common practice). */
-const LIMIT_BELOW_COMFORT = 5;
+/**
+ * Comfort stands so much above the other results of the test, °C. ISO 23537-1 defines all three (comfort: a standard woman
+ * lying relaxed is not cold; limit: a standard man curled up is in balance; extreme: a standard woman gets through six hours
+ * without harm, at a risk of hypothermia); the differences are common practice, no source. A maker's own number is taken as it is.
+ */
+const BELOW_COMFORT = { comfort: 0, plain: 0, limit: 5, extreme: 20 } as const;
+/** A maker's own number was made by no test that is known. */
+const PLAIN_SPREAD = 5;
 /** Nights differ: fed, dry and rested, or not. Common practice, no source. */
 const NIGHT_SPREAD = 1.5;
-/** "Cool" is a little below comfort, "warm" and "hot" well above it, °C. Common practice, no source. */
-const FELT_ABOVE: Readonly<Record<Felt, number>> = { cold: -Infinity, cool: -2, right: 0, warm: 6, hot: 11 };
+/** Fewer nights than this, and the warm end of the interval is what may be relied on. */
+const FEW_NIGHTS = 4;
 
-const GRID = Array.from({ length: 101 }, (_, n) => n * 0.5 - 30);
+/** How far a low lies above the comfort temperature, °C, from where each feeling is told: cold, then cool below 0, then right. Common practice, no source. */
+const FELT_FROM: readonly (readonly [Felt, number])[] = [
+  ["cold", -Infinity],
+  ["cool", -2],
+  ["right", 0],
+  ["warm", 6],
+  ["hot", 11],
+];
+const BAND = new Map(
+  FELT_FROM.map(([felt, from], n) => [felt, { from, to: FELT_FROM[n + 1]?.[1] ?? Infinity }]),
+);
+
+const GRID = Array.from({ length: 121 }, (_, n) => n * 0.5 - 35);
 
 /** Chance that a standard normal lies below `z`: Abramowitz and Stegun, Handbook of Mathematical Functions, 26.2.17. */
 export function normalBelow(z: number): number {
+  if (z === Infinity || z === -Infinity) return z > 0 ? 1 : 0;
   const t = 1 / (1 + 0.2316419 * Math.abs(z));
   const tail =
     (Math.exp(-0.5 * z * z) / Math.sqrt(2 * Math.PI)) *
@@ -40,40 +70,141 @@ export function normalBelow(z: number): number {
   return z > 0 ? 1 - tail : tail;
 }
 
-/** The comfort temperature of a bed, from its label and the nights in it: Bayes on a grid of half degrees. */
-export function comfortOf(nights: readonly TriedNight[], label: Ratings["label"]): Comfort {
-  const { mean, spread } = label
+/** What a label says of comfort, °C. */
+const comfortBy = (label: NonNullable<Ratings["label"]>) => label.celsius + BELOW_COMFORT[label.means];
+
+/** What is believed of a bed's comfort temperature before a night in it. */
+function fromLabel(label: Ratings["label"], above: Worth): Worth {
+  return label
     ? {
-        mean: label.celsius + ABOVE_LABEL + (label.means === "limit" ? LIMIT_BELOW_COMFORT : 0),
-        spread: SPREAD,
+        mean: comfortBy(label) + above.mean,
+        spread: Math.hypot(above.spread, label.means === "plain" ? PLAIN_SPREAD : BEDS_DIFFER),
       }
     : UNLABELLED;
-  const weights = GRID.map(
-    (comfort) =>
-      Math.exp(-0.5 * ((comfort - mean) / spread) ** 2) *
-      nights.reduce((product, night) => product * likelihood(night, comfort), 1),
+}
+
+/** How far above labels an owner sleeps, °C, learnt from the beds that were slept in often enough. */
+export function aboveLabels(
+  beds: readonly { readonly label: Ratings["label"]; readonly comfort: Comfort }[],
+): Worth {
+  const tried = beds.flatMap(({ label, comfort }) =>
+    label && comfort.nights >= FEW_NIGHTS
+      ? [
+          {
+            above: comfort.median - comfortBy(label),
+            // An 80 % interval is 2.563 standard deviations of a normal wide.
+            weight: 1 / (((comfort.high - comfort.low) / 2.563) ** 2 + BEDS_DIFFER ** 2),
+          },
+        ]
+      : [],
   );
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const quantile = (p: number) => {
-    let sum = 0;
-    return GRID[weights.findIndex((weight) => (sum += weight / total) >= p)] ?? GRID.at(-1)!;
-  };
+  const before = 1 / ABOVE_LABEL.spread ** 2;
+  const weight = tried.reduce((sum, each) => sum + each.weight, before);
   return {
-    median: quantile(0.5),
-    low: quantile(0.1),
-    high: quantile(0.9),
-    coldAt: (low) =>
-      weights.reduce(
-        (sum, weight, n) => sum + (weight / total) * normalBelow((GRID[n]! - low) / NIGHT_SPREAD),
-        0,
-      ),
+    mean: tried.reduce((sum, each) => sum + each.weight * each.above, before * ABOVE_LABEL.mean) / weight,
+    spread: Math.sqrt(1 / weight),
   };
 }
 
-/** "Cold at L" puts comfort above L; "right at L" at or below it; "hot at L" well below. */
-function likelihood({ low, felt }: TriedNight, comfort: number): number {
-  const isBelow = (temperature: number) => normalBelow((temperature - comfort) / NIGHT_SPREAD);
-  if (felt === "cold") return 1 - isBelow(low);
-  if (felt === "cool") return isBelow(low + 3) * (1 - isBelow(low - 2));
-  return isBelow(low - FELT_ABOVE[felt]);
+/** One night in so many is told of anyhow: ill, hungry, wet, or the thermometer lay elsewhere. Common practice, no source. */
+const ODD_NIGHTS = 0.05;
+
+/** How likely such a night is, where the bed is comfortable down to `comfort`. */
+function likelihood({ low, felt, doubt = 0 }: TriedNight, comfort: number): number {
+  const { from, to } = BAND.get(felt)!;
+  const spread = Math.hypot(NIGHT_SPREAD, doubt);
+  const chance = normalBelow((low - comfort - from) / spread) - normalBelow((low - comfort - to) / spread);
+  return (1 - ODD_NIGHTS) * chance + ODD_NIGHTS / FELT_FROM.length;
+}
+
+/** Chances on a grid from the logarithms of how likely each step is. */
+function posterior(logs: readonly number[]): number[] {
+  const most = Math.max(...logs);
+  const weights = logs.map((log) => Math.exp(log - most));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights.map((weight) => weight / total);
+}
+
+/** The value that lies above a share `p` of the chances; within its step they are taken as evenly spread. */
+function quantileOf(grid: readonly number[], chances: readonly number[], p: number): number {
+  let sum = 0;
+  const n = Math.max(
+    0,
+    chances.findIndex((chance) => (sum += chance) >= p),
+  );
+  const step = grid[1]! - grid[0]!;
+  return grid[n]! + step * (0.5 - (sum - p) / chances[n]!);
+}
+
+/** How likely each step of the grid is as a bed's comfort, given its label and nights: the logarithm, but for a constant. */
+const comfortLogs = (nights: readonly TriedNight[], { mean, spread }: Worth): number[] =>
+  GRID.map(
+    (comfort) =>
+      -0.5 * ((comfort - mean) / spread) ** 2 +
+      nights.reduce((sum, night) => sum + Math.log(likelihood(night, comfort)), 0),
+  );
+
+/**
+ * The comfort temperature of a bed, from its label and the nights in it: Bayes on a grid of half degrees, each feeling being a
+ * band of how far the low lay above it.
+ *
+ * @param shift °C that the bed is warmer by than what its label was made for: what else is slept in
+ * @param above how far above labels this owner sleeps, °C
+ */
+export function comfortOf(
+  nights: readonly TriedNight[],
+  label: Ratings["label"],
+  { shift = 0, above = ABOVE_LABEL }: { readonly shift?: number; readonly above?: Worth } = {},
+): Comfort {
+  const { mean, spread } = fromLabel(label, above);
+  const chances = posterior(comfortLogs(nights, { mean: mean - shift, spread }));
+  const [median, low, high] = [0.5, 0.1, 0.9].map((p) => quantileOf(GRID, chances, p)) as [
+    number,
+    number,
+    number,
+  ];
+  return {
+    median,
+    low,
+    high,
+    nights: nights.length,
+    relyOn: nights.length < FEW_NIGHTS ? high : median,
+    coldAt: (air) =>
+      chances.reduce((sum, chance, n) => sum + chance * normalBelow((GRID[n]! - air) / NIGHT_SPREAD), 0),
+  };
+}
+
+/** Steps that a thing's worth is tried at, °C; nothing makes a bed colder. */
+const WORTHS = Array.from({ length: 25 }, (_, n) => n * 0.5);
+
+/**
+ * What a liner, a jacket, a second pad was worth in a bed, °C, from nights in the same bed with it and without: Bayes on the grid
+ * of the bed's comfort and the thing's worth. Nights all with it, or all without, leave it much as it was believed.
+ */
+export function worthOf(
+  nights: readonly (TriedNight & { readonly withIt: boolean })[],
+  label: Ratings["label"],
+  before: Worth,
+): Worth & { readonly low: number; readonly high: number } {
+  const chances = posterior(
+    WORTHS.map((worth) => {
+      const logs = comfortLogs(
+        nights.map((night) => (night.withIt ? { ...night, low: night.low + worth } : night)),
+        fromLabel(label, ABOVE_LABEL),
+      );
+      const most = Math.max(...logs);
+      return (
+        -0.5 * ((worth - before.mean) / before.spread) ** 2 +
+        most +
+        Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0))
+      );
+    }),
+  );
+  const mean = chances.reduce((sum, chance, n) => sum + chance * WORTHS[n]!, 0);
+  return {
+    mean,
+    spread: Math.sqrt(chances.reduce((sum, chance, n) => sum + chance * (WORTHS[n]! - mean) ** 2, 0)),
+    low: Math.max(0, quantileOf(WORTHS, chances, 0.1)),
+    high: quantileOf(WORTHS, chances, 0.9),
+  };
 }

@@ -5,6 +5,9 @@ declare module "jstat" {
       inv(p: number, alpha: number, beta: number): number;
       cdf(x: number, alpha: number, beta: number): number;
     };
+    readonly studentt: {
+      inv(p: number, degreesOfFreedom: number): number;
+    };
   };
   export default jstat;
 }

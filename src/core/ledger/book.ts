@@ -16,7 +16,7 @@ import { withDefaults, type FullItem } from "../trade/full-item";
 import { inPlain } from "../trade/names";
 import { rulesOf, type Rules } from "../trade/rules";
 import { inOrder } from "./days";
-import { groupBy } from "./group";
+import { groupBy, partition } from "./group";
 import { nextOuting, type NextOuting } from "./next-outing";
 import { callsOf, outingOf, strengthOn, type Outing } from "./outing";
 
@@ -42,6 +42,8 @@ export interface Book {
   /** The numbers it is judged by: the trade's, the school's, the owner's own. */
   readonly rules: Rules;
   readonly items: readonly FullItem[];
+  /** What is wished for, and not owned: nothing of the judgement reads it. */
+  readonly wishes: readonly FullItem[];
   readonly outings: readonly Outing[];
   readonly next: NextOuting;
   readonly carriedOf: (id: ItemId) => readonly Carried[];
@@ -67,7 +69,10 @@ const byDay = <T extends { readonly on: string; readonly id: string }>(a: T, b: 
  */
 export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const rules = rulesOf(log.settings, school);
-  const items = log.items.map((item) => withDefaults(item, rules.kindOf(item)));
+  const [wishes, items] = partition(
+    log.items.map((item) => withDefaults(item, rules.kindOf(item))),
+    ({ state }) => state === "wished",
+  );
   const byId = new Map(items.map((item) => [item.id, item]));
   const trips = [...log.trips].sort(byDate);
   const outings = trips
@@ -89,6 +94,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     settings: log.settings,
     rules,
     items,
+    wishes,
     outings,
     next: nextOuting(trips, outings, today),
     carriedOf: (id) => carried.get(id) ?? [],

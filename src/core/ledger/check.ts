@@ -1,7 +1,7 @@
 import { marked, openBook, type Marked } from "./book";
 import { daysBetween } from "./days";
 import type { FullItem } from "../trade/full-item";
-import type { ItemId, Log, Trip } from "../model";
+import type { Item, ItemId, Log, Trip } from "../model";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
 import { sayDay, sayDays } from "../units/speak";
@@ -20,6 +20,31 @@ const FURTHEST_DAY = 200_000;
 /** More than this, in grams, is asked about, not refused. */
 const HEAVY = 20_000;
 export const isHeavy = (weight: Mass | null) => weight !== null && weight.g > HEAVY;
+
+/** No pad on sale comes near this R-value: it is asked about, not refused. */
+const HIGHEST_R = 12;
+
+/** What is unusual about a thing, as a question; null where nothing is. */
+export function oddOf({ weights, ratings }: Pick<Item, "weights" | "ratings">): string | null {
+  const weight = weights.at(-1)?.weight ?? null;
+  if (isHeavy(weight)) return `${weight!.typed} is a lot for one thing. Is that right?`;
+  if ((ratings.rValue ?? 0) > HIGHEST_R)
+    return `An R-value of ${ratings.rValue} is more than any pad has. Is that right?`;
+  return null;
+}
+
+/** What can't be right within one thing. Paths start at the item. */
+export function itemProblems({ weights, ratings: { empty } }: Pick<Item, "weights" | "ratings">): Problem[] {
+  const weight = weights.at(-1)?.weight;
+  return empty && weight && weight.g < empty.g
+    ? [
+        {
+          path: ["weights"],
+          message: `${weight.typed} is less than it weighs empty (${empty.typed}). Weigh it again, or mend the empty weight.`,
+        },
+      ]
+    : [];
+}
 
 /** What is wrong within one trip. Paths start at the trip. */
 export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
@@ -53,7 +78,12 @@ export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
       path: ["felt"],
       message: `${trip.felt.length} nights are told of, and the trip had ${trip.nights ?? days - 1}.`,
     });
-  trip.supplies.forEach(({ what, unit, out, back }, n) => {
+  trip.supplies.forEach(({ what, unit, out, back, reserve }, n) => {
+    if (reserve > out)
+      problems.push({
+        path: ["supplies", n, "reserve"],
+        message: `The reserve of ${what} (${reserve} ${unit}) is more than went out (${out} ${unit}).`,
+      });
     if (back > out)
       problems.push({
         path: ["supplies", n, "back"],
@@ -78,6 +108,10 @@ export function logProblems(log: Log): Problem[] {
   };
   log.items.forEach((item, i) => {
     if (item.bag !== null) known(item.bag, ["items", i, "bag"]);
+    if (item.instead !== null) known(item.instead, ["items", i, "instead"]);
+    problems.push(
+      ...itemProblems(item).map(({ path, message }) => ({ path: ["items", i, ...path], message })),
+    );
     item.needs.forEach((need, n) => known(need, ["items", i, "needs", n]));
     if (item.bag === item.id)
       problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
@@ -100,6 +134,11 @@ export function logProblems(log: Log): Problem[] {
     trip.carries.forEach((carry, c) => {
       const path = ["trips", t, "marks", c];
       known(carry.item, [...path, "item"]);
+      if (items.get(carry.item)?.state === "wished")
+        problems.push({
+          path: [...path, "item"],
+          message: `“${items.get(carry.item)!.name}” is only wished for, and can’t have been carried.`,
+        });
       if (carried.has(carry.item))
         problems.push({
           path: [...path, "item"],

@@ -24,7 +24,7 @@ interface Mend {
 
 /** How a thing left the shelf. */
 export interface Departure {
-  readonly how: Exclude<ItemState, "active"> | ExitHow;
+  readonly how: Exclude<ItemState, "active" | "wished"> | ExitHow;
   readonly on: string | null;
   readonly outing: Outing | null;
   readonly mark: Mark | null;
@@ -56,6 +56,7 @@ export function departureOf(item: FullItem, marks: readonly Marked[]): Departure
   const last = marks.at(-1);
   const exit = last?.mark.exit;
   const left = exit && EXITS[exit.how] && (last.mark.pieces === null || last.mark.pieces >= item.pieces);
+  if (item.state === "wished") return null;
   if (left)
     return {
       how: item.state === "active" ? exit.how : item.state,

@@ -35,8 +35,8 @@ export const Amount = z
   .max(1e6, "That is more than can be right.");
 export const Celsius = z
   .number("Write the temperature as a number.")
-  .min(-60, "Below −60 °C nobody sleeps out.")
-  .max(50, "Above 50 °C nobody sleeps.");
+  .min(-60, "Between −60 and 50 °C (−76 and 122 °F).")
+  .max(50, "Between −60 and 50 °C (−76 and 122 °F).");
 
 /** The owner's grade of a thing: 5 as new, 0 gone. */
 export const Condition = z

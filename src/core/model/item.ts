@@ -11,6 +11,7 @@ export const ItemState = z.enum([
   "given away",
   "sold",
   "thrown out",
+  "wished",
 ]);
 export type ItemState = z.infer<typeof ItemState>;
 
@@ -22,15 +23,26 @@ export const Weighing = z.object({
 });
 export type Weighing = z.infer<typeof Weighing>;
 
+/** What a label temperature means: three results of one test (ISO 23537-1), or a number that its maker chose. */
+export const LabelMeans = z.enum(["comfort", "limit", "extreme", "plain"]);
+export type LabelMeans = z.infer<typeof LabelMeans>;
+
 /** What its kind is rated by; what is not known is left out. */
 const Ratings = z
   .object({
-    label: z.object({ celsius: Celsius, means: z.enum(["comfort", "limit", "plain"]) }).meta({
-      description: "Label temperature, and what it means: comfort or limit by test, or a plain number.",
+    label: z.object({ celsius: Celsius, means: LabelMeans }).meta({
+      description:
+        "Label temperature, and what it means: comfort, limit or extreme by test (ISO 23537-1), or a plain number of its maker.",
     }),
-    rValue: z.number().min(0).max(20).meta({ description: "Thermal resistance, m²·K/W times the usual R." }),
+    rValue: z
+      .number("Write the R-value as a number.")
+      .min(0)
+      .max(100, "No pad has an R-value over 100.")
+      .meta({ description: "Thermal resistance, m²·K/W times the usual R." }),
     wattHours: z.number().min(0).max(1000),
     litres: z.number().min(0).max(200).meta({ description: "What it holds." }),
+    packed: z.number().min(0).max(200).meta({ description: "Room that it takes when packed, in litres." }),
+    empty: Mass.meta({ description: "Weight of it with nothing in it: a gas canister, a bottle." }),
     volume: z.number().min(0).max(200).meta({ description: "Volume of a pack, in litres." }),
     comfortableLoad: Mass.meta({ description: "Load up to which a pack carries well." }),
     lumens: z.number().min(0).max(10_000),
@@ -103,6 +115,13 @@ export const Item = z.object({
     .default(null)
     .meta({ description: "The last change made to it, which leaves it to be proved." }),
   price: Money.nullable().default(null),
+  currency: z
+    .string()
+    .trim()
+    .max(4)
+    .nullable()
+    .default(null)
+    .meta({ description: "What its price is in; null: the owner's currency." }),
   warranty: z
     .union([Day, z.literal("life")])
     .nullable()
@@ -114,6 +133,9 @@ export const Item = z.object({
     .meta({ description: "Date on the label: expiry, battery, filter age." }),
   state: ItemState.default("active"),
   since: Day.nullable().default(null).meta({ description: "When it entered that state." }),
+  instead: ItemId.nullable()
+    .default(null)
+    .meta({ description: "Of a thing wished for: what it would take the place of." }),
   slot: z
     .string()
     .trim()

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Distance, Height } from "../units/quantity";
+import { Distance, Height, Mass } from "../units/quantity";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, Name, Note, RecordId, TripId } from "./basics";
 import { Carry } from "./mark";
 import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
@@ -48,9 +48,31 @@ export const FeltNight = z.object({
 });
 export type FeltNight = z.infer<typeof FeltNight>;
 
+/** What supplies are sized by; null where its name and unit tell. */
+export const SupplySort = z.enum(["fuel", "food", "meals", "snacks", "water", "power", "other"]);
+export type SupplySort = z.infer<typeof SupplySort>;
+
 /** So much of something went out, what was bought on the way included, and so much came home. */
-export const Supply = z.object({ what: Name, unit: z.string().max(20), out: Amount, back: Amount });
+export const Supply = z.object({
+  what: Name,
+  unit: z.string().max(20),
+  out: Amount,
+  back: Amount,
+  sort: SupplySort.nullable().default(null).meta({ description: "null: as its name and unit tell." }),
+  reserve: Amount.default(0).meta({
+    description: "So much of it was meant as a reserve: cover, not waste, when it comes home.",
+  }),
+});
 export type Supply = z.infer<typeof Supply>;
+
+/** The packed bag on a scale, at the start. */
+export const BagWeighing = z.object({
+  weight: Mass,
+  holds: z.enum(["everything", "no supplies"]).default("everything").meta({
+    description: "Whether food, water and fuel were in it.",
+  }),
+});
+export type BagWeighing = z.infer<typeof BagWeighing>;
 
 /** A line written on the way, as it was typed. */
 export const Line = z.object({
@@ -80,6 +102,10 @@ export const Trip = z.object({
   offers: Offers.default({}),
   felt: z.array(FeltNight).max(400).default([]),
   supplies: z.array(Supply).max(100).default([]),
+  boiled: Amount.nullable().default(null).meta({ description: "Litres of water brought to the boil." }),
+  scale: BagWeighing.nullable()
+    .default(null)
+    .meta({ description: "What the packed bag weighed at the start." }),
   missed: z.array(Missed).max(20).default([]),
   made: z.array(ItemId).max(3).default([]).meta({ description: "Up to three things that made the trip." }),
   stay: z

@@ -1,4 +1,5 @@
 import { tripsOf } from "../ledger/history";
+import type { Supply } from "../model";
 import type { Case } from "../decide/case";
 import { isCalled } from "../trade/names";
 import { found, type Finding } from "./finding";
@@ -50,6 +51,9 @@ function keptTelling(one: Case): Finding | null {
 /** Brought home in this share or more, there was too much of it. Common practice, no source. */
 const MUCH_BACK = 1 / 3;
 
+/** What came home beyond the reserve, which is cover. */
+const surplusOf = ({ back, reserve }: Supply) => Math.max(0, back - reserve);
+
 /** Fuel, food or water carried home, trip after trip; a trip cut short excuses it. */
 function carriedHome(one: Case): Finding | null {
   const { item, kind, marked } = one;
@@ -60,9 +64,9 @@ function carriedHome(one: Case): Finding | null {
       : outing.trip.supplies.filter(({ what }) => isCalled(item, what)).map((supply) => ({ supply, outing })),
   );
   const out = told.reduce((sum, { supply }) => sum + supply.out, 0);
-  const back = told.reduce((sum, { supply }) => sum + supply.back, 0);
+  const back = told.reduce((sum, { supply }) => sum + surplusOf(supply), 0);
   const last = told.at(-1)?.supply;
-  if (!last || out === 0 || back < out * MUCH_BACK || last.back < last.out * MUCH_BACK) return null;
+  if (!last || out === 0 || back < out * MUCH_BACK || surplusOf(last) < last.out * MUCH_BACK) return null;
   const sureness = surenessOf(told.length);
   return found({
     verb: "slim",

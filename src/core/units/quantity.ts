@@ -146,9 +146,21 @@ export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<nu
   return { ok: true, value: Math.round(celsius * 10) / 10 };
 }
 
-/** Reads so much of something, in whatever it is counted: "460 g", "2.5 L", "3". The unit is kept as typed. */
+const ENERGY = /^(\d+(?:[.,]\d+)?)\s*(m?)Ah(?:\s*(?:at|@|x|×)?\s*(\d+(?:[.,]\d+)?)\s*V)?$/i;
+
+/** Reads so much of something, in whatever it is counted: "460 g", "2.5 L", "3". The unit is kept as typed, but for mAh, which are energy only at a voltage: "6700 mAh at 3.7 V" is 24.8 Wh. */
 export function parseAmount(text: string): Parsed<{ readonly value: number; readonly unit: string }> {
   const typed = text.trim();
+  const charge = ENERGY.exec(typed);
+  if (charge && charge[3] === undefined)
+    return { ok: false, why: "mAh say nothing without a voltage. Write 24 Wh, or 6700 mAh at 3.7 V." };
+  if (charge) {
+    const ampereHours = decimal(charge[1]!) / (charge[2] ? 1000 : 1);
+    return {
+      ok: true,
+      value: { value: Math.round(ampereHours * decimal(charge[3]!) * 10) / 10, unit: "Wh" },
+    };
+  }
   if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
   const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
   return match
@@ -167,6 +179,24 @@ const VOLUME_UNITS: Readonly<Record<string, number>> = {
   cl: 0.01,
   dl: 0.1,
 };
+
+/** An amount in the unit that sums are made in: grams, litres, watt-hours, or pieces. */
+export interface BaseAmount {
+  readonly value: number;
+  readonly unit: "g" | "L" | "Wh" | "";
+}
+
+/** So much of something in the unit of sums; what is counted in words of its own ("bars") is pieces. */
+export function inBaseUnit(value: number, unit: string): BaseAmount {
+  const plain = unit.trim().toLowerCase();
+  if (plain === "wh" || plain === "kwh") return { value: plain === "wh" ? value : value * 1000, unit: "Wh" };
+  for (const [units, base] of [
+    [MASS_UNITS, "g"],
+    [VOLUME_UNITS, "L"],
+  ] as const)
+    if (Object.hasOwn(units, plain)) return { value: value * units[plain]!, unit: base };
+  return { value, unit: "" };
+}
 
 /** An amount in another unit of the same sort, to a thousandth: 0.9 kg is 900 g; null where the two don't compare. */
 export function inUnitOf(value: number, from: string, to: string): number | null {

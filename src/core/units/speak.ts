@@ -54,8 +54,12 @@ export function sayDeadWeight(gramMetres: number, units: Units): string {
   return `${grouped(value, value < 10 ? 1 : 0)}${THIN}${units.distance === "km" ? "kg·km" : "lb·mi"}`;
 }
 
+/** A temperature in °C as a bare number in the owner's unit, for charts. */
+export const temperatureNumber = (c: number, { temperature }: Units) =>
+  temperature === "C" ? c : c * 1.8 + 32;
+
 export function sayTemperature(c: number, units: Units): string {
-  const value = Math.round(units.temperature === "C" ? c : c * 1.8 + 32);
+  const value = Math.round(temperatureNumber(c, units));
   return `${value < 0 ? "−" : ""}${Math.abs(value)}${THIN}°${units.temperature}`;
 }
 

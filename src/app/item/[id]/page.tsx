@@ -1,7 +1,10 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import type { Book } from "@/core/ledger/book";
+import type { FullItem } from "@/core/trade/full-item";
 import { CONDITION } from "@/core/trade/kind";
+import { isBed } from "@/core/trade/warmth";
 import { ItemId, type Trip } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayMass, sayDay } from "@/core/units/speak";
 import { legName, sayMark } from "@/core/say/mark";
@@ -29,6 +32,13 @@ interface Asked {
 export async function generateMetadata({ params }: Pick<Asked, "params">): Promise<Metadata> {
   const id = idIn(ItemId, (await params).id);
   return { title: (await readBook()).book.item(id)?.name };
+}
+
+/** What it is best set beside: the one before it in its slot, else another of its kind. */
+function besideOf({ id, slot, kind }: FullItem, { items }: Pick<Book, "items">): ItemId[] {
+  const slotMates = slot === null ? [] : items.filter((other) => other.slot === slot && other.id !== id);
+  const alike = items.filter((other) => other.kind === kind && kind !== "other" && other.id !== id);
+  return [...slotMates, ...alike].slice(-1).map((other) => other.id);
 }
 
 export default async function ItemPage({ params, searchParams }: Asked) {
@@ -78,6 +88,22 @@ export default async function ItemPage({ params, searchParams }: Asked) {
         title={item.name}
         actions={
           <>
+            {isBed(item.kind) && (
+              <Link
+                prefetch={false}
+                href={`/trips/nights?${new URLSearchParams({ bed: id })}`}
+                className="btn"
+              >
+                Nights in it
+              </Link>
+            )}
+            <Link
+              prefetch={false}
+              href={`/shelf/beside?${new URLSearchParams([id, ...besideOf(item, book)].map((of) => ["of", of]))}`}
+              className="btn"
+            >
+              Side by side
+            </Link>
             <Link prefetch={false} href={`${itemPath(id)}/edit`} className="btn">
               Edit
             </Link>

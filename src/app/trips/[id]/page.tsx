@@ -5,6 +5,7 @@ import { carriedOn, partOf } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { alikeNights } from "@/core/ledger/nights";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
+import { countsAs } from "@/core/weighin/weigh-in";
 import { happenedOn, legName } from "@/core/say/mark";
 import { sayNights } from "@/core/say/nights";
 import { TripId, type ItemId, type LegId, type Mark } from "@/core/model";
@@ -89,6 +90,9 @@ export default async function TripPage({ params }: Asked) {
                 {open > 0 ? `Unpack (${open} left)` : "Go through it again"}
               </Link>
             )}
+            <Link prefetch={false} href={`${tripPath(trip.id)}/weigh-in`} className="btn">
+              Weigh-in
+            </Link>
             <Link prefetch={false} href={`${tripPath(trip.id)}/edit`} className="btn">
               Edit
             </Link>
@@ -104,13 +108,13 @@ export default async function TripPage({ params }: Asked) {
         <Figure name="nights">{outing.nights}</Figure>
         <Figure name="base weight">
           {sayMass(
-            load((item) => item.load === "base" && item.stow !== "worn"),
+            load((item) => countsAs(item) === "base"),
             units,
           )}
         </Figure>
         <Figure name="worn, hobby">
           {sayMass(
-            load((item) => item.load === "worn"),
+            load((item) => countsAs(item) === "worn"),
             units,
           )}
           ,{" "}

@@ -3,12 +3,13 @@ import Link from "next/link";
 import { compareLists, listOf, totalOf, type Listed } from "@/core/compare/lists";
 import { TripId, type Load, type Trip } from "@/core/model";
 import type { Book } from "@/core/ledger/book";
+import { countsAs } from "@/core/weighin/weigh-in";
 import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "../../book";
 import { Choose } from "./choose";
-import { WeightBars } from "./weight-bars";
+import { WeightBars } from "@/ui/weight-bars";
 
 export const metadata: Metadata = { title: "Lists against lists" };
 
@@ -76,7 +77,7 @@ export default async function ComparePage({
         <tbody>
           {[...LOADS, [null, "in all"] as const].map(([load, word]) => {
             const of = (list: readonly Listed[]) =>
-              totalOf(load === null ? list : list.filter(({ item }) => item.load === load));
+              totalOf(load === null ? list : list.filter(({ item }) => countsAs(item) === load));
             return (
               <tr key={word} className={load ? "border-t border-rule" : "border-t-2 border-ink font-bold"}>
                 <td className="py-1">{word}</td>
@@ -122,7 +123,11 @@ export default async function ComparePage({
         {count(difference.same.length, "thing")} on both, unchanged. A thing counts with what it was known to
         weigh then; of what was shared, the owner&rsquo;s part.
       </p>
-      <WeightBars bars={barsOf(trips.slice(-DRAWN), book)} imperial={units.weight === "oz"} />
+      <WeightBars
+        title="All lists, oldest first"
+        bars={barsOf(trips.slice(-DRAWN), book)}
+        imperial={units.weight === "oz"}
+      />
     </>
   );
 }
@@ -136,7 +141,7 @@ const barsOf = (trips: readonly Trip[], book: Book) =>
     return {
       name: trip.name,
       grams: LOADS.map(
-        ([load, word]) => [word, totalOf(list.filter(({ item }) => item.load === load))] as const,
+        ([load, word]) => [word, totalOf(list.filter(({ item }) => countsAs(item) === load))] as const,
       ),
     };
   });

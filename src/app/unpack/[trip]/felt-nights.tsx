@@ -19,7 +19,10 @@ interface FeltNightsProps {
     readonly id: ItemId;
     readonly name: string;
     readonly use: Use | null;
+    /** It may be slept in or on. */
     readonly sleep: boolean;
+    /** A bed or a pad: what a night is spent in where nothing else is said. */
+    readonly bed: boolean;
   }[];
   readonly units: Units;
   readonly onChange: (felt: FeltNight[]) => Promise<void>;
@@ -32,7 +35,7 @@ export function FeltNights({ felt, nights, days, things, units, onChange }: Felt
   const [low, setLow] = useState("");
   const [how, setHow] = useState<Felt>("right");
   const [slept, setSlept] = useState<readonly ItemId[]>(() =>
-    beds.filter(({ use }) => use !== "unused").map(({ id }) => id),
+    beds.filter(({ bed, use }) => bed && use !== "unused").map(({ id }) => id),
   );
   const [errors, setErrors] = useState<{ number?: string; low?: string }>({});
   // A night that a thermometer told, and nobody said how it felt: it has a line of its own until then.

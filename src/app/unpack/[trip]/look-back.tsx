@@ -12,7 +12,7 @@ import { FeltNights } from "./felt-nights";
 import { Floor, type Lying } from "./floor";
 import { MissedThings } from "./missed-things";
 
-export type Said = Pick<Trip, "made" | "stay" | "missed" | "felt" | "supplies">;
+export type Said = Pick<Trip, "made" | "stay" | "missed" | "felt" | "supplies" | "boiled">;
 
 interface LookBackProps {
   readonly trip: TripId;
@@ -22,6 +22,7 @@ interface LookBackProps {
   readonly things: readonly (Lying & {
     readonly use: Use | null;
     readonly sleep: boolean;
+    readonly bed: boolean;
     readonly consumable: boolean;
   })[];
   readonly units: Units;
@@ -70,7 +71,9 @@ export function LookBack({ trip, nights, days, things, units, ...before }: LookB
         units={units}
         supplies={said.supplies}
         names={things.filter(({ consumable }) => consumable).map(({ name }) => name)}
+        boiled={said.boiled}
         onChange={(supplies) => say({ supplies })}
+        onBoiled={(boiled) => say({ boiled })}
       />
     </section>
   );

@@ -6,7 +6,7 @@ import { sayUnderstood } from "@/core/say/field-line";
 import { likelySymptoms } from "@/core/trade/symptoms";
 import { outingOf } from "@/core/ledger/outing";
 import { carriedOn, type Book } from "@/core/ledger/book";
-import { STOWS, TripId, type Carry, type Job, type Trip } from "@/core/model";
+import { STOWS, TripId, type Carry, type Trip } from "@/core/model";
 import { listWords, sayMass } from "@/core/units/speak";
 import { sayTrigger } from "@/core/say/words";
 import { Empty, PageHead } from "@/ui/page-head";
@@ -14,6 +14,7 @@ import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { WorthAsking } from "../../verdicts/worth-asking";
 import { FromTheTrail, type TrailLine } from "./from-the-trail";
+import { isBed, isSleptIn } from "@/core/trade/warmth";
 import { LookBack } from "./look-back";
 import type { Thing } from "./pockets";
 import { Unpack } from "./unpack";
@@ -26,9 +27,6 @@ export const metadata: Metadata = { title: "Unpack" };
 
 /** From so many days on, it is asked on how many of them a thing was used. */
 const LONG_DAYS = 7;
-
-/** What a night is slept in and on. */
-const BED: readonly Job[] = ["sleep warm", "pad"];
 
 /** Strokes of earlier trips shown beside a thing. */
 const PATTERN = 8;
@@ -73,6 +71,7 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
           missed: trip.missed,
           felt: trip.felt,
           supplies: trip.supplies,
+          boiled: trip.boiled,
         }}
         things={things.map(({ id: of, name, stow, code, mark }) => ({
           id: of,
@@ -81,7 +80,8 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
           code,
           grams: book.item(of)!.weight?.g ?? 0,
           use: mark?.use ?? null,
-          sleep: book.item(of)!.jobs.some((job) => BED.includes(job)),
+          sleep: isSleptIn(book.item(of)!),
+          bed: isBed(book.item(of)!.kind) || book.item(of)!.jobs.includes("pad"),
           consumable: book.item(of)!.load === "consumable",
         }))}
       />

@@ -7,8 +7,9 @@ import { findKind } from "@/core/trade/names";
 import { KINDS } from "@/core/trade/kinds";
 import type { Item } from "@/core/model";
 import { Consequence, ItemState, JOBS, Load, STOWS, TRIGGERS, type Job, type Trigger } from "@/core/model";
-import { parseNumber, withUnit } from "@/core/units/quantity";
-import type { Units } from "@/core/units/speak";
+import { isBed } from "@/core/trade/warmth";
+import { parseAmount, parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
+import { sayTemperature, type Units } from "@/core/units/speak";
 import { saveItem } from "@/app/shelf/actions";
 import type { Answer } from "@/ui/answer";
 import { Field, SelectField, TextField } from "@/ui/field";
@@ -41,6 +42,18 @@ interface Values {
   state: string;
   since: string;
   slot: string;
+  currency: string;
+  instead: string;
+  label: string;
+  labelMeans: string;
+  rValue: string;
+  wattHours: string;
+  litres: string;
+  packed: string;
+  volume: string;
+  comfortableLoad: string;
+  empty: string;
+  lumens: string;
   note: string;
   jobs: string[];
   triggers: string[];
@@ -48,9 +61,21 @@ interface Values {
 
 const blank = (value: unknown) => (value === null || value === undefined ? "" : String(value));
 
-function toValues(item: FileItem): Values {
-  const { jobs, triggers, opening } = item;
+function toValues(item: FileItem, units: Units): Values {
+  const { jobs, triggers, opening, ratings = {} } = item;
   return {
+    currency: blank(item.currency),
+    instead: blank(item.instead),
+    label: ratings.label ? sayTemperature(ratings.label.celsius, units) : "",
+    labelMeans: ratings.label?.means ?? "comfort",
+    rValue: blank(ratings.rValue),
+    wattHours: blank(ratings.wattHours),
+    litres: blank(ratings.litres),
+    packed: blank(ratings.packed),
+    volume: blank(ratings.volume),
+    comfortableLoad: blank(ratings.comfortableLoad),
+    empty: blank(ratings.empty),
+    lumens: blank(ratings.lumens),
     name: item.name,
     kind: item.kind,
     weight: blank(item.weights?.at(-1)?.weight),
@@ -87,10 +112,41 @@ function weighed({ weight, weighed: how }: Values, { weights = [] }: FileItem, u
   return [...weights, { weight: withUnit(weight, units.weight), how }];
 }
 
+/** What is not told is left out. */
+const told = (ratings: Record<string, unknown>) =>
+  Object.fromEntries(Object.entries(ratings).filter(([, value]) => value !== null));
+
+/** A label as typed; what is no temperature goes on as it is, to be refused with a sentence. */
+function labelOf({ label, labelMeans }: Values, units: Units): unknown {
+  if (label.trim() === "") return null;
+  const read = parseTemperature(label, units.temperature);
+  return { celsius: read.ok ? read.value : label, means: labelMeans };
+}
+
+/** Capacity in Wh; "10000 mAh at 3.7 V" is turned into it, and what is no number goes on, to be refused. */
+function wattHoursOf({ wattHours }: Values): unknown {
+  if (wattHours.trim() === "") return null;
+  const read = parseAmount(wattHours);
+  return read.ok && ["", "Wh"].includes(read.value.unit) ? read.value.value : wattHours;
+}
+
 function toItem(id: string, v: Values, was: FileItem, units: Units): unknown {
   return {
     ...was,
     id,
+    currency: orNull(v.currency),
+    instead: v.state === "wished" ? orNull(v.instead) : null,
+    ratings: told({
+      label: labelOf(v, units),
+      rValue: parseNumber(v.rValue),
+      wattHours: wattHoursOf(v),
+      litres: parseNumber(v.litres),
+      packed: parseNumber(v.packed),
+      volume: parseNumber(v.volume),
+      comfortableLoad: orNull(withUnit(v.comfortableLoad, units.weight === "g" ? "kg" : "lb")),
+      empty: orNull(withUnit(v.empty, units.weight)),
+      lumens: parseNumber(v.lumens),
+    }),
     name: v.name,
     kind: v.kind,
     weights: weighed(v, was, units),
@@ -124,9 +180,29 @@ function toItem(id: string, v: Values, was: FileItem, units: Units): unknown {
 
 /** What the record keeps in a list or a pair stands in the form as one field. */
 const FORM_FIELDS: readonly (readonly [RegExp, keyof Values])[] = [
-  [/^weights\./, "weight"],
+  [/^weights/, "weight"],
   [/^opening\.distance/, "openingDistance"],
   [/^opening\.nights/, "openingNights"],
+  [/^ratings\.label/, "label"],
+  ...(
+    ["rValue", "wattHours", "litres", "packed", "volume", "comfortableLoad", "empty", "lumens"] as const
+  ).map((field): readonly [RegExp, keyof Values] => [new RegExp(`^ratings\\.${field}`), field]),
+];
+
+/** A rating with what it is asked of: things of these jobs, and whatever has it already. */
+const RATINGS: readonly {
+  readonly field: keyof Values;
+  readonly label: string;
+  readonly hint: string;
+  readonly jobs: readonly Job[];
+}[] = [
+  { field: "rValue", label: "R-value", hint: "of a pad: 3.2", jobs: ["pad"] },
+  { field: "wattHours", label: "Capacity", hint: "37 Wh, or 10000 mAh at 3.7 V", jobs: ["power"] },
+  { field: "litres", label: "Holds, litres", hint: "water, or a pot", jobs: ["carry water", "cook"] },
+  { field: "volume", label: "Room in it, litres", hint: "of a pack", jobs: ["carry"] },
+  { field: "comfortableLoad", label: "Carries well up to", hint: "12 kg or 26 lb", jobs: ["carry"] },
+  { field: "empty", label: "Weight when empty", hint: "of a gas canister: 98 g", jobs: ["fuel"] },
+  { field: "lumens", label: "Lumens", hint: "", jobs: ["light"] },
 ];
 
 const byFormField = (answer: Answer): Answer =>
@@ -145,19 +221,24 @@ const byFormField = (answer: Answer): Answer =>
 export function ItemForm({
   item,
   bags,
+  things,
   units,
+  currency,
 }: {
   item: FileItem;
   bags: readonly (readonly [string, string])[];
+  /** What a thing wished for may take the place of. */
+  things: readonly (readonly [string, string])[];
+  currency: string;
   units: Units;
 }) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
-    toValues(item),
+    toValues(item, units),
     async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item, units), sure)),
-    () => {
+    (_, saved) => {
       tellOtherTabs();
-      router.push(itemPath(item.id));
+      router.push(saved.getValues("state") === "wished" ? "/shelf/wishes" : itemPath(item.id));
       router.refresh();
     },
   );
@@ -253,6 +334,43 @@ export function ItemForm({
         <Ticks label="Jobs" all={JOBS} kinds={kind?.jobs ?? []} name="jobs" register={register("jobs")} />
       </fieldset>
       <fieldset>
+        <legend className="mb-2 font-head text-lg font-bold">What it is rated by</legend>
+        <div className="grid gap-4 sm:grid-cols-3">
+          {(isBed(kind?.id ?? "") || watch("label") !== "") && (
+            <>
+              <Field
+                label="Label temperature"
+                {...register("label")}
+                error={error("label")}
+                hint={units.temperature === "C" ? "−2 °C" : "28 °F"}
+              />
+              <SelectField
+                label="which is"
+                {...register("labelMeans")}
+                options={[
+                  ["comfort", "comfort, by test"],
+                  ["limit", "limit, by test"],
+                  ["extreme", "extreme, by test"],
+                  ["plain", "a number of its maker"],
+                ]}
+              />
+            </>
+          )}
+          {RATINGS.filter(
+            ({ field, jobs }) => watch(field) !== "" || jobs.some((job) => kind?.jobs.includes(job)),
+          ).map(({ field, label, hint }) => (
+            <Field key={field} label={label} {...register(field)} error={error(field)} hint={hint} />
+          ))}
+          <Field
+            label="Packed size, litres"
+            inputMode="decimal"
+            {...register("packed")}
+            error={error("packed")}
+            hint="the room that it takes"
+          />
+        </div>
+      </fieldset>
+      <fieldset>
         <legend className="mb-2 font-head text-lg font-bold">Its life so far</legend>
         <div className="grid gap-4 sm:grid-cols-3">
           <SelectField
@@ -282,6 +400,13 @@ export function ItemForm({
           )}
           <Field label="Got on" type="date" {...register("acquired")} error={error("acquired")} />
           <Field label="Price" inputMode="decimal" {...register("price")} error={error("price")} />
+          <Field
+            label="in"
+            {...register("currency")}
+            error={error("currency")}
+            hint={`blank: ${currency}`}
+            maxLength={4}
+          />
           <Field label="Warranty until" type="date" {...register("warranty")} error={error("warranty")} />
           <Field
             label="Date on the label"
@@ -291,7 +416,15 @@ export function ItemForm({
             hint="expiry, battery"
           />
           <SelectField label="State" {...register("state")} options={ItemState.options} />
-          {watch("state") !== "active" && (
+          {watch("state") === "wished" && (
+            <SelectField
+              label="In the place of"
+              {...register("instead")}
+              error={error("instead")}
+              options={[["", "nothing"], ...things]}
+            />
+          )}
+          {watch("state") !== "active" && watch("state") !== "wished" && (
             <Field label="Since" type="date" {...register("since")} error={error("since")} />
           )}
         </div>

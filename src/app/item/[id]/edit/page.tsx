@@ -15,15 +15,18 @@ export default async function EditItemPage({ params }: { params: Promise<{ id: s
   const item = await findItem(await store(), id);
   if (!item) notFound();
   const { book } = await readBook();
+  const others = book.items
+    .filter((other) => other.id !== id && other.state === "active")
+    .map(({ id: value, name }) => [value, name] as const);
   return (
     <>
       <PageHead title={`Edit ${item.name}`}>What you leave blank is as its kind has it.</PageHead>
       <ItemForm
         item={Item.encode(item)}
         units={book.settings.units}
-        bags={book.items
-          .filter((other) => other.id !== id && other.state === "active")
-          .map(({ id: value, name }) => [value, name] as const)}
+        currency={book.settings.currency}
+        things={others}
+        bags={others}
       />
     </>
   );

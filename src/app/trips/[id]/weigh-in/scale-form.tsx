@@ -1,0 +1,55 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import type { z } from "zod";
+import type { BagWeighing, TripId } from "@/core/model";
+import { withUnit } from "@/core/units/quantity";
+import { Field, SelectField } from "@/ui/field";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { useAnsweredForm } from "@/ui/use-answered-form";
+import { setScale } from "../../actions";
+
+/** What the packed bag weighed at the start. Blank: it was not weighed. */
+export function ScaleForm({
+  trip,
+  scale,
+  unit,
+}: {
+  trip: TripId;
+  scale: z.input<typeof BagWeighing> | null;
+  unit: "kg" | "lb";
+}) {
+  const router = useRouter();
+  const { form, submit, busy, wrong } = useAnsweredForm(
+    { weight: String(scale?.weight ?? ""), holds: scale?.holds ?? "everything" },
+    ({ weight, holds }) =>
+      setScale(trip, weight.trim() === "" ? null : { weight: withUnit(weight, unit), holds }),
+    () => {
+      tellOtherTabs();
+      router.refresh();
+    },
+  );
+  return (
+    <form onSubmit={submit(false)} noValidate className="mt-3 flex flex-wrap items-start gap-2">
+      <Field
+        label="The packed bag"
+        className="w-36"
+        placeholder={unit === "kg" ? "11.4 kg" : "25 lb"}
+        {...form.register("weight")}
+        error={form.formState.errors.weight?.message ?? wrong}
+      />
+      <SelectField
+        label="with"
+        className="w-56"
+        options={[
+          ["everything", "food, water and fuel in it"],
+          ["no supplies", "no food, water or fuel in it"],
+        ]}
+        {...form.register("holds")}
+      />
+      <button className="btn mt-6 !min-h-10" disabled={busy}>
+        Save
+      </button>
+    </form>
+  );
+}

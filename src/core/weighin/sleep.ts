@@ -1,0 +1,199 @@
+import {
+  aboveLabels,
+  comfortOf,
+  worthOf,
+  type Comfort,
+  type TriedNight,
+  type Worth,
+} from "../belief/comfort";
+import type { Book } from "../ledger/book";
+import { groupBy } from "../ledger/group";
+import type { Outing } from "../ledger/outing";
+import type { Felt } from "../model";
+import type { FullItem } from "../trade/full-item";
+import { DEGREES_PER_R, isBed, warmthOf } from "../trade/warmth";
+
+/** One night out, with what was slept in and on. */
+export interface SleptNight {
+  readonly outing: Outing;
+  readonly on: string | null;
+  readonly low: number;
+  readonly felt: Felt;
+  readonly bed: FullItem;
+  /** What else warmed: liner, clothes, a hot bottle, pads. */
+  readonly extras: readonly FullItem[];
+}
+
+/** What something was worth in a bed, °C, and the nights with it and without. */
+interface ExtraWorth {
+  readonly item: FullItem;
+  readonly worth: Worth & { readonly low: number; readonly high: number };
+  readonly withIt: number;
+  readonly without: number;
+}
+
+/** A bed with what is slept in along with it, and down to what the owner sleeps well in it. */
+interface Setup {
+  readonly bed: FullItem;
+  readonly extras: readonly FullItem[];
+  readonly nights: readonly SleptNight[];
+  readonly comfort: Comfort;
+}
+
+/** Everything that the nights tell of one bed. */
+export interface BedNights {
+  readonly bed: FullItem;
+  /** Every night in it, oldest first. */
+  readonly nights: readonly SleptNight[];
+  readonly extras: readonly ExtraWorth[];
+  /** Each set-up that was slept in; the one with the most nights first. None where it was never slept in. */
+  readonly setups: readonly Setup[];
+  /** In nothing but itself, on the pads that it was mostly slept on. */
+  readonly plain: Comfort;
+}
+
+const isPad = ({ jobs }: FullItem) => jobs.includes("pad");
+
+/** Nights whose low, feeling and bed were told. */
+export function sleptNights({ outings, item }: Pick<Book, "outings" | "item">): SleptNight[] {
+  return outings.flatMap((outing) =>
+    outing.trip.felt.flatMap(({ on, low, felt, slept }): SleptNight[] => {
+      const things = slept.flatMap((id) => item(id) ?? []);
+      const bed = things.find(({ kind }) => isBed(kind));
+      if (!bed || low === null || felt === null) return [];
+      const extras = things.filter(
+        (thing) => thing !== bed && (isPad(thing) || warmthOf(thing.kind) !== null),
+      );
+      return [{ outing, on, low, felt, bed, extras }];
+    }),
+  );
+}
+
+/** What every bed owned, slept in or wished for is worth to this owner, the coldest-rated last. */
+export function sleepOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): BedNights[] {
+  const byBed = groupBy(sleptNights(book), ({ bed }) => bed.id);
+  const beds = [...book.items, ...book.wishes]
+    .filter(
+      ({ kind, state, id }) => isBed(kind) && (state === "active" || state === "wished" || byBed.has(id)),
+    )
+    .map((bed) => bedNights(bed, byBed.get(bed.id) ?? []));
+  return beds
+    .map((one) => {
+      // What the other beds taught of the owner; its own nights speak for themselves.
+      const above = aboveLabels(
+        beds
+          .filter((other) => other !== one)
+          .map(({ bed, plain }) => ({ label: bed.ratings.label, comfort: plain })),
+      );
+      return bedNights(one.bed, one.nights, above);
+    })
+    .sort((a, b) => b.plain.median - a.plain.median);
+}
+
+function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth): BedNights {
+  const { label } = bed.ratings;
+  const extras = [...new Set(nights.flatMap((night) => night.extras.filter((extra) => !isPad(extra))))];
+  const before = new Map<FullItem, Worth>(extras.map((extra) => [extra, warmthOf(extra.kind)!]));
+  const ofExtras = extras.map((item): ExtraWorth => {
+    // What else was slept in counts as it is believed beforehand, so that one thing is asked at a time.
+    const tried = nights.map((night) => ({
+      ...inPlain(night, nights, before, item),
+      withIt: night.extras.includes(item),
+    }));
+    const withIt = tried.filter((night) => night.withIt).length;
+    return {
+      item,
+      worth: worthOf(tried, label, before.get(item)!),
+      withIt,
+      without: tried.length - withIt,
+    };
+  });
+  const worths = new Map<FullItem, Worth>(ofExtras.map(({ item, worth }) => [item, worth]));
+  const inIt = nights.map((night) => inPlain(night, nights, worths));
+  const setups = [...groupBy(nights, ({ extras: these }) => setupKey(these)).values()].map((same): Setup => ({
+    bed,
+    extras: same[0]!.extras,
+    nights: same,
+    comfort: comfortIn(same[0]!, nights, worths, above),
+  }));
+  return {
+    bed,
+    nights,
+    extras: ofExtras.toSorted((a, b) => b.worth.mean - a.worth.mean),
+    setups: setups.toSorted((a, b) => b.nights.length - a.nights.length),
+    plain: comfortOf(inIt, label, { above }),
+  };
+}
+
+const setupKey = (extras: readonly FullItem[]) =>
+  extras
+    .map(({ id }) => id)
+    .sort()
+    .join(" ");
+
+/** R-value under a sleeper; null where a pad's is not told, or there was none. */
+function rUnder(extras: readonly FullItem[]): number | null {
+  const pads = extras.filter(isPad).map(({ ratings }) => ratings.rValue);
+  return pads.length && pads.every((r) => r !== undefined) ? pads.reduce((sum, r) => sum + r!, 0) : null;
+}
+
+/** °C that pads make of one another: nothing where an R-value is not known. */
+function fromPads(extras: readonly FullItem[], usual: readonly FullItem[]): number {
+  const [here, there] = [rUnder(extras), rUnder(usual)];
+  return here === null || there === null ? 0 : DEGREES_PER_R * (here - there);
+}
+
+/** The pads that a bed was mostly slept on. */
+function usualPads(nights: readonly SleptNight[]): FullItem[] {
+  const byPads = [...groupBy(nights, ({ extras }) => setupKey(extras.filter(isPad))).values()];
+  const most = byPads.toSorted((a, b) => b.length - a.length)[0];
+  return most?.[0]!.extras.filter(isPad) ?? [];
+}
+
+/** A night as it would have been in the bed alone: as much warmer outside as what else was slept in was worth. */
+function inPlain(
+  night: SleptNight,
+  nights: readonly SleptNight[],
+  worths: ReadonlyMap<FullItem, Worth>,
+  but?: FullItem,
+): TriedNight {
+  const others = night.extras
+    .filter((extra) => extra !== but && worths.has(extra))
+    .map((extra) => worths.get(extra)!);
+  return {
+    low:
+      night.low + others.reduce((sum, { mean }) => sum + mean, 0) + fromPads(night.extras, usualPads(nights)),
+    felt: night.felt,
+    doubt: Math.hypot(...others.map(({ spread }) => spread)),
+  };
+}
+
+/**
+ * Down to what an owner sleeps well in a bed with these extras: nights in other company count too, moved by what the difference
+ * is worth, and the more doubtfully the more it differs.
+ */
+function comfortIn(
+  { bed, extras }: Pick<SleptNight, "bed" | "extras">,
+  nights: readonly SleptNight[],
+  worths: ReadonlyMap<FullItem, Worth>,
+  above: Worth | undefined,
+): Comfort {
+  const worthOfAll = (things: readonly FullItem[]) =>
+    things.reduce((sum, thing) => sum + (worths.get(thing)?.mean ?? 0), 0);
+  const tried = nights.map((night): TriedNight => {
+    const apart = [
+      ...night.extras.filter((extra) => !extras.includes(extra)),
+      ...extras.filter((extra) => !night.extras.includes(extra)),
+    ];
+    return {
+      low: night.low + worthOfAll(night.extras) - worthOfAll(extras) + fromPads(night.extras, extras),
+      felt: night.felt,
+      doubt: Math.hypot(...apart.map((thing) => worths.get(thing)?.spread ?? 0)),
+    };
+  });
+  return comfortOf(tried, bed.ratings.label, { shift: worthOfAll(extras), above });
+}
+
+/** Of some nights, those that another bed would have been warm enough on, by what may be relied on of it. */
+export const wouldHaveDone = (nights: readonly SleptNight[], { plain }: BedNights): SleptNight[] =>
+  nights.filter(({ low }) => low >= plain.relyOn);
