@@ -12,6 +12,7 @@ const LAYERS = [
   ["reasons"],
   ["ask", "weighin", "field", "compare"],
   ["say"],
+  ["plan", "jobs"],
 ];
 const layers = LAYERS.map((names, n) => ({
   name: `core-${names.join("-")}-leans-down-only`,

@@ -57,9 +57,11 @@ export interface Exported {
     readonly felt?: readonly object[];
     readonly waved?: readonly string[];
     readonly supplies?: readonly object[];
+    readonly picks?: Readonly<Record<string, string>>;
   }[];
   readonly entries: readonly Readonly<Record<string, unknown>>[];
   readonly rulings: readonly Readonly<Record<string, unknown>>[];
+  readonly tasks?: readonly Readonly<Record<string, unknown>>[];
 }
 
 /** All that the app holds, in the open format. */

@@ -172,9 +172,12 @@ test("by keyboard from slip to slip: agreed stays in view until done, done logs 
   );
   await page.getByRole("button", { name: "Undo" }).first().click();
   await slip("repair Boots").waitFor();
+  // The page has settled on the slip that came back.
+  await page.waitForLoadState("networkidle");
 
   // What is replaced has left.
   await slip("replace Air pad").focus();
+  await expect.poll(focused).toBe("replace Air pad");
   await page.keyboard.press("d");
   await page.getByText("Air pad: worn out").waitFor();
   const pad = async () => (await exported(app)).items.find(({ id }) => id === "air-pad")!;

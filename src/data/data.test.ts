@@ -431,6 +431,8 @@ const EVERYTHING = {
       offers: { sockets: "strong" },
       felt: [{ low: 3, felt: "cool", slept: ["tent"] }],
       supplies: [{ what: "Gas", unit: "g", out: 230, back: 20, sort: "fuel", reserve: 10 }],
+      foreseen: { low: -4, dry: "22 km", resupply: 5 },
+      picks: { tent: "take", poles: "leave" },
       boiled: 9.5,
       scale: { weight: "11.4 kg", holds: "no supplies" },
       missed: [{ what: "Hat", job: "head warm", cost: "nuisance" }],
@@ -494,6 +496,17 @@ const EVERYTHING = {
       on: "2026-06-02",
       trips: 1,
       troubles: 1,
+    },
+  ],
+  tasks: [
+    {
+      id: "k",
+      item: "tent",
+      what: "Sew on the hook",
+      place: "post",
+      due: "2026-12-01",
+      done: "2026-11-20",
+      note: "left side",
     },
   ],
 };

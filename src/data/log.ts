@@ -5,6 +5,7 @@ import { allEntries, saveEntries } from "./entries";
 import { allItems, saveItems } from "./items";
 import { allRulings, saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
+import { allTasks, saveTasks } from "./tasks";
 import { allTracks, saveTracks } from "./tracks";
 import { allTrips, saveTrips } from "./trips";
 
@@ -17,7 +18,14 @@ export async function readLog(db: Db): Promise<Log> {
     items.map((item) => item.id),
   );
   const trips = (await allTrips(db)).map((trip) => ({ ...trip, carries: carries.get(trip.id) ?? [] }));
-  return { settings, items, trips, entries: await allEntries(db), rulings: await allRulings(db) };
+  return {
+    settings,
+    items,
+    trips,
+    entries: await allEntries(db),
+    rulings: await allRulings(db),
+    tasks: await allTasks(db),
+  };
 }
 
 /** The log and its tracks, for saving to a file. */
@@ -33,12 +41,13 @@ export async function addLog(db: Db, log: WholeLog): Promise<void> {
   for (const trip of log.trips) if (trip.carries.length) await saveCarries(db, trip.id, trip.carries);
   await saveEntries(db, log.entries);
   await saveRulings(db, log.rulings);
+  await saveTasks(db, log.tasks);
   await saveTracks(db, log.tracks);
 }
 
 /** Puts a log in the place of everything there. Run it in a transaction. */
 export async function replaceLog(db: Db, log: WholeLog): Promise<void> {
-  for (const table of ["track", "ruling", "entry", "carry", "leg", "trip", "item"])
+  for (const table of ["track", "task", "ruling", "entry", "carry", "leg", "trip", "item"])
     await db.query(`delete from ${table}`);
   await addLog(db, log);
   await saveSettings(db, log.settings);

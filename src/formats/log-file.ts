@@ -10,10 +10,12 @@ import {
   ItemId,
   Leg,
   LegId,
+  Moved,
   Mark,
   Place,
   Ruling,
   Settings,
+  Task,
   Track,
   Trip,
   TripId,
@@ -80,9 +82,11 @@ const FileTrip = Trip.omit({ carries: true }).extend({
     .default([]),
   made: z.array(ItemRef).max(3).default([]),
   stay: z.array(ItemRef).max(3).default([]),
+  picks: z.record(ItemRef, Moved).default({}),
   marks: z.array(FileMark).max(2000).default([]),
 });
 const FileEntry = Entry.extend({ id: Entry.shape.id.optional(), item: ItemRef });
+const FileTask = Task.extend({ id: Task.shape.id.optional(), item: ItemRef.nullable().default(null) });
 const FileRuling = Ruling.extend({ id: Ruling.shape.id.optional(), item: ItemRef.nullable().default(null) });
 
 /** The open file: everything an owner has put in. Its JSON Schema is docs/nettle-tally.schema.json. */
@@ -97,6 +101,7 @@ export const LogFile = z.object({
   trips: z.array(FileTrip).max(5000).default([]),
   entries: z.array(FileEntry).max(50_000).default([]),
   rulings: z.array(FileRuling).max(50_000).default([]),
+  tasks: z.array(FileTask).max(5000).default([]),
   tracks: z.array(Track).max(5000).default([]),
 });
 
@@ -177,6 +182,7 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
     taken.has(ref) ? (ref as ItemId) : (byName.get(ref.toLowerCase()) ?? (ref as ItemId));
   const tripIds = new Set<string>(file.trips.flatMap((trip) => trip.id ?? []));
   const entryIds = new Set<string>(file.entries.flatMap((entry) => entry.id ?? []));
+  const taskIds = new Set<string>(file.tasks.flatMap((task) => task.id ?? []));
   const rulingIds = new Set<string>(file.rulings.flatMap((ruling) => ruling.id ?? []));
   return {
     settings: file.settings,
@@ -208,6 +214,7 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
         felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
         made: trip.made.map(find),
         stay: trip.stay.map(find),
+        picks: Object.fromEntries(Object.entries(trip.picks).map(([item, pick]) => [find(item), pick])),
         carries: marks.map(({ item, legs: on, shared, use, exit, at, ...rest }) => ({
           item: find(item),
           legs: on && on.map(way),
@@ -234,6 +241,11 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
       item: ruling.item === null ? null : find(ruling.item),
       id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds),
     })),
+    tasks: file.tasks.map((task) => ({
+      ...task,
+      item: task.item === null ? null : find(task.item),
+      id: named(task.id, task.what, taskIds),
+    })),
     tracks: file.tracks,
   };
 }
@@ -258,6 +270,7 @@ export function writeLogFile(log: WholeLog): string {
     })),
     entries: log.entries.map((entry) => said(Entry.encode(entry))),
     rulings: log.rulings.map(said),
+    ...(log.tasks.length > 0 && { tasks: log.tasks.map(said) }),
     ...(log.tracks.length > 0 && { tracks: log.tracks }),
   };
   return `${JSON.stringify(file, null, 1)}\n`;

@@ -1,6 +1,16 @@
 "use client";
 
-import { ClipboardCheck, Footprints, Gavel, Map, Package, Settings, Table2 } from "lucide-react";
+import {
+  ClipboardCheck,
+  Compass,
+  Footprints,
+  Hammer,
+  Gavel,
+  Map,
+  Package,
+  Settings,
+  Table2,
+} from "lucide-react";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
@@ -12,6 +22,8 @@ export const PLACES = [
   { href: "/trail", label: "Trail", key: "l", icon: Footprints },
   { href: "/unpack", label: "Unpack", key: "u", icon: ClipboardCheck },
   { href: "/verdicts", label: "Verdicts", key: "v", icon: Gavel },
+  { href: "/bench", label: "Bench", key: "b", icon: Hammer },
+  { href: "/next", label: "Next", key: "n", icon: Compass },
   { href: "/trips", label: "Trips", key: "r", icon: Map },
   { href: "/shelf", label: "Shelf", key: "s", icon: Package },
   { href: "/settings", label: "Settings", key: "e", icon: Settings },

@@ -31,16 +31,17 @@ function kept<T>(key: string): T | null {
  */
 export function useDraft<T extends FieldValues>(
   key: string | null,
-  { reset, watch }: UseFormReturn<T>,
+  { reset, watch, getValues }: UseFormReturn<T>,
 ): { readonly restored: boolean; readonly startAfresh: () => void } {
   const [restored, setRestored] = useState(false);
   useEffect(() => {
     const draft = key && kept<T>(key);
     if (!draft) return;
-    reset(draft, { keepDefaultValues: true });
+    // A draft of an older form lacks what was asked since.
+    reset({ ...getValues(), ...draft }, { keepDefaultValues: true });
     const told = setTimeout(() => setRestored(true));
     return () => clearTimeout(told);
-  }, [key, reset]);
+  }, [key, reset, getValues]);
   useEffect(() => {
     if (!key) return;
     const { unsubscribe } = watch((values) => {

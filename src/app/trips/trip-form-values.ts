@@ -3,7 +3,7 @@ import type { Part } from "@/core/track/join";
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
 import type { ItemId, LegId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import { parseNumber, withUnit } from "@/core/units/quantity";
+import { parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
 
 export interface LegValues {
   /** The leg's id, which it keeps wherever it is put. */
@@ -28,6 +28,9 @@ export interface TripValues {
   planned: boolean;
   cut: boolean;
   note: string;
+  low: string;
+  dry: string;
+  resupply: string;
   legs: LegValues[];
   conditions: Partial<Record<Trigger, Strength>>;
   offers: Partial<Record<Offer, Strength>>;
@@ -57,6 +60,11 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     cut: typed.cut,
     note: typed.note,
     nights: parseNumber(typed.nights),
+    foreseen: {
+      low: lowOf(typed.low, units),
+      dry: orNull(withUnit(typed.dry, units.distance)),
+      resupply: parseNumber(typed.resupply),
+    },
     legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
       id: leg,
       conditions: told(conditions),
@@ -71,6 +79,13 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     conditions: told(typed.conditions),
     offers: told(typed.offers),
   };
+}
+
+/** A temperature as typed; what is none goes on as it is, to be refused with a sentence. */
+function lowOf(text: string, { temperature }: Units): unknown {
+  if (text.trim() === "") return null;
+  const read = parseTemperature(text, temperature);
+  return read.ok ? read.value : text;
 }
 
 const told = (strengths: Partial<Record<string, Strength>>) =>

@@ -6,6 +6,7 @@ import { useFieldArray } from "react-hook-form";
 import { Offer, Terrain, type ItemId, type Trigger, type TripId } from "@/core/model";
 import { listWords, type Units } from "@/core/units/speak";
 import type { Part } from "@/core/track/join";
+import type { Answer } from "@/ui/answer";
 import { Field, SelectField, TextField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { tripPath, unpackPath } from "@/ui/paths";
@@ -47,15 +48,30 @@ interface TripFormProps {
   readonly places: readonly string[];
 }
 
+/** What the record keeps together stands in the form as fields of their own. */
+const byFormField = (answer: Answer<TripId>): Answer<TripId> =>
+  answer.ok
+    ? answer
+    : {
+        ...answer,
+        fields: Object.fromEntries(
+          Object.entries(answer.fields).map(([path, message]) => [path.replace(/^foreseen\./, ""), message]),
+        ),
+      };
+
 export function TripForm({ id, values, shelf, last, units, places }: TripFormProps) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
     values,
-    (typed, sure) => saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure),
+    async (typed, sure) =>
+      byFormField(await saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure)),
     (saved, { getValues }) => {
       forgetDraft(DRAFT);
       tellOtherTabs();
-      router.push(id || getValues("planned") ? tripPath(saved) : unpackPath(saved));
+      const isPlan = getValues("planned");
+      router.push(
+        isPlan ? `/next?${new URLSearchParams({ trip: saved })}` : id ? tripPath(saved) : unpackPath(saved),
+      );
       router.refresh();
     },
   );
@@ -209,6 +225,31 @@ export function TripForm({ id, values, shelf, last, units, places }: TripFormPro
           </div>
         </details>
       </fieldset>
+      {watch("planned") && (
+        <fieldset>
+          <legend className="mb-1 font-head text-lg font-bold">What is ahead</legend>
+          <div className="grid gap-4 sm:grid-cols-3">
+            <Field
+              label="Coldest night expected"
+              {...register("low")}
+              error={errors.low?.message}
+              placeholder={units.temperature === "C" ? "2 °C" : "36 °F"}
+            />
+            <Field
+              label="Longest stretch without water"
+              {...register("dry")}
+              error={errors.dry?.message}
+              placeholder={`14 ${units.distance}`}
+            />
+            <Field
+              label="Days from shop to shop"
+              inputMode="decimal"
+              {...register("resupply")}
+              error={errors.resupply?.message}
+            />
+          </div>
+        </fieldset>
+      )}
       <Packing
         shelf={shelf}
         last={last}

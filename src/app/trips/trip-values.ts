@@ -1,4 +1,5 @@
 import { Leg, type Carry, type Trip } from "@/core/model";
+import { sayTemperature, type Units } from "@/core/units/speak";
 import type { Book } from "@/core/ledger/book";
 import { blankLeg, type Packable, type TripValues } from "./trip-form-values";
 
@@ -10,6 +11,9 @@ export const BLANK_TRIP: TripValues = {
   planned: false,
   cut: false,
   note: "",
+  low: "",
+  dry: "",
+  resupply: "",
   legs: [blankLeg([])],
   conditions: {},
   offers: {},
@@ -18,7 +22,7 @@ export const BLANK_TRIP: TripValues = {
 };
 
 /** A trip as its form holds it. */
-export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[]): TripValues {
+export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[], units: Units): TripValues {
   const legs = trip.legs.map((leg) => Leg.encode(leg));
   return {
     name: trip.name,
@@ -28,6 +32,9 @@ export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[
     planned: trip.planned,
     cut: trip.cut,
     note: trip.note,
+    low: trip.foreseen.low === null ? "" : sayTemperature(trip.foreseen.low, units),
+    dry: trip.foreseen.dry?.typed ?? "",
+    resupply: trip.foreseen.resupply === null ? "" : String(trip.foreseen.resupply),
     legs: legs.map(({ id, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
       leg: id,
       nights: nights == null ? "" : String(nights),

@@ -102,6 +102,7 @@ export function logProblems(log: Log): Problem[] {
     ...doubles(log.trips, "trips"),
     ...doubles(log.entries, "entries"),
     ...doubles(log.rulings, "rulings"),
+    ...doubles(log.tasks, "tasks"),
   ];
   const known = (id: ItemId, path: Problem["path"]) => {
     if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
@@ -158,11 +159,13 @@ export function logProblems(log: Log): Problem[] {
     });
     for (const field of ["made", "stay"] as const)
       trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
+    Object.keys(trip.picks).forEach((id) => known(id as ItemId, ["trips", t, "picks", id]));
     trip.felt.forEach(({ slept }, n) =>
       slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])),
     );
   });
   log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
+  log.tasks.forEach(({ item }, t) => item !== null && known(item, ["tasks", t, "item"]));
   log.rulings.forEach(({ item, what, verb }, r) => {
     if (item !== null) known(item, ["rulings", r, "item"]);
     if ((item === null) !== (verb === "add") || (what === null) !== (item !== null))

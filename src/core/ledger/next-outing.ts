@@ -39,7 +39,8 @@ export function nextOuting(trips: readonly Trip[], outings: readonly Outing[], t
   return planned ? asPlanned(planned) : usual(outings.slice(-LATELY));
 }
 
-function asPlanned(trip: Trip): NextOuting {
+/** A planned trip, as the judgement looks at it. */
+export function asPlanned(trip: Trip): NextOuting {
   const { days, nights, metres, shares } = outingOf(trip);
   return {
     name: trip.name,

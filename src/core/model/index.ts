@@ -3,6 +3,7 @@ import type { Entry } from "./entry";
 import type { Item } from "./item";
 import type { Ruling } from "./ruling";
 import type { Settings } from "./settings";
+import type { Task } from "./task";
 import type { Track } from "./track";
 import type { Trip } from "./trip";
 
@@ -13,6 +14,7 @@ export * from "./item";
 export * from "./mark";
 export * from "./ruling";
 export * from "./settings";
+export * from "./task";
 export * from "./track";
 export * from "./trip";
 export * from "./words";
@@ -24,6 +26,7 @@ export interface Log {
   readonly trips: readonly Trip[];
   readonly entries: readonly Entry[];
   readonly rulings: readonly Ruling[];
+  readonly tasks: readonly Task[];
 }
 
 /** The log with its tracks: nothing is judged by them, so they are read only where they are drawn or saved to a file. */

@@ -74,6 +74,17 @@ export const BagWeighing = z.object({
 });
 export type BagWeighing = z.infer<typeof BagWeighing>;
 
+/** What a planned trip will be like, beyond its days and its weather. */
+const Foreseen = z.object({
+  low: Celsius.nullable().default(null).meta({ description: "The coldest night expected, °C." }),
+  dry: Distance.nullable().default(null).meta({ description: "The longest stretch without water." }),
+  resupply: Amount.nullable().default(null).meta({ description: "Days from one shop to the next." }),
+});
+
+/** Where its owner moved a thing on the list of a trip to come. */
+export const Moved = z.enum(["take", "leave"]);
+export type Moved = z.infer<typeof Moved>;
+
 /** A line written on the way, as it was typed. */
 export const Line = z.object({
   id: RecordId,
@@ -106,6 +117,11 @@ export const Trip = z.object({
   scale: BagWeighing.nullable()
     .default(null)
     .meta({ description: "What the packed bag weighed at the start." }),
+  foreseen: Foreseen.prefault({}),
+  picks: z
+    .record(ItemId, Moved)
+    .default({})
+    .meta({ description: "By thing: what the owner moved on the list of a trip to come." }),
   missed: z.array(Missed).max(20).default([]),
   made: z.array(ItemId).max(3).default([]).meta({ description: "Up to three things that made the trip." }),
   stay: z

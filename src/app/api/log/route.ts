@@ -81,6 +81,7 @@ function newIn(log: WholeLog, here: WholeLog): WholeLog {
     tracks: log.tracks.filter(({ trip }) => fromNew.has(trip)),
     entries: fresh(log.entries, here.entries),
     rulings: fresh(log.rulings, here.rulings),
+    tasks: fresh(log.tasks, here.tasks),
   };
 }
 

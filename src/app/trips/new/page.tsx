@@ -7,7 +7,8 @@ import { weatherDesk } from "@/standins/weather-desk";
 
 export const metadata: Metadata = { title: "New trip" };
 
-export default async function NewTripPage() {
+export default async function NewTripPage({ searchParams }: { searchParams: Promise<{ planned?: string }> }) {
+  const planned = (await searchParams).planned !== undefined;
   const { book, judgements } = await readBook();
   const last = book.outings.at(-1)?.trip;
   const active = new Set(
@@ -23,12 +24,14 @@ export default async function NewTripPage() {
   );
   return (
     <>
-      <PageHead title="New trip">
-        Where it went, what it was like, what was in the pack. Then the unpacking.
+      <PageHead title={planned ? "Plan a trip" : "New trip"}>
+        {planned
+          ? "When, how far, what is expected. What to take then stands under Next."
+          : "Where it went, what it was like, what was in the pack. Then the unpacking."}
       </PageHead>
       <TripForm
         places={weatherDesk.places}
-        values={BLANK_TRIP}
+        values={{ ...BLANK_TRIP, planned }}
         shelf={packable(book).filter((item) => active.has(item.id))}
         units={book.settings.units}
         last={

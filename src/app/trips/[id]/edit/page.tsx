@@ -26,7 +26,7 @@ export default async function EditTripPage({ params }: { params: Promise<{ id: s
       <TripForm
         places={weatherDesk.places}
         id={id}
-        values={tripValues(trip, carries)}
+        values={tripValues(trip, carries, book.settings.units)}
         shelf={packable(book, carries)}
         last={null}
         units={book.settings.units}

@@ -1,0 +1,37 @@
+import { benchOf } from "@/core/jobs/bench";
+import { says } from "@/core/say/says";
+import { store } from "@/data/connection";
+import { allTasks } from "@/data/tasks";
+import { jobsAsCalendar } from "@/formats/icalendar";
+import { readBook } from "../../book";
+
+/** The bench as a calendar: each job on the day it is due, or today. */
+export async function GET(): Promise<Response> {
+  const { book, judgements, toAdd } = await readBook();
+  const { jobs, tasks } = benchOf(book, judgements, toAdd, await allTasks(await store()));
+  const nameOf = (id: string | null) => book.items.find((item) => item.id === id)?.name;
+  const by = book.next.starts ?? book.today;
+  const calendar = jobsAsCalendar(
+    [
+      ...tasks.map(({ id, item, what, due, note }) => ({
+        id,
+        on: due ?? by,
+        summary: [what, nameOf(item)].filter(Boolean).join(": "),
+        about: note,
+      })),
+      ...jobs.map(({ item, verb, verdict, judgement }) => ({
+        id: `${item.id}-${verb}-${verdict.reason.replaceAll(" ", "-")}`,
+        on: verdict.urgency === "now" ? book.today : by,
+        summary: `${verb} ${item.name}`,
+        about: says(judgement.case, verdict),
+      })),
+    ],
+    book.today,
+  );
+  return new Response(calendar, {
+    headers: {
+      "content-type": "text/calendar; charset=utf-8",
+      "content-disposition": 'attachment; filename="nettle-tally-bench.ics"',
+    },
+  });
+}

@@ -1,0 +1,51 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { BenchPlace } from "@/core/model";
+import { Field, SelectField } from "@/ui/field";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { useAnsweredForm } from "@/ui/use-answered-form";
+import { saveTask } from "./actions";
+
+const BLANK = { what: "", item: "", place: "home", due: "" };
+
+/** A job of the owner's own. */
+export function AddTask({ things }: { things: readonly (readonly [id: string, name: string])[] }) {
+  const router = useRouter();
+  const { form, submit, busy, wrong } = useAnsweredForm(
+    BLANK,
+    ({ what, item, place, due }) => saveTask({ what, place, item: item || null, due: due || null }),
+    (_, added) => {
+      added.reset(BLANK);
+      tellOtherTabs();
+      router.refresh();
+    },
+  );
+  const {
+    register,
+    formState: { errors },
+  } = form;
+  return (
+    <form onSubmit={submit(false)} noValidate className="no-print mb-5 flex flex-wrap items-start gap-2">
+      <Field
+        label="A job of your own"
+        placeholder="sew on the hook"
+        className="w-64"
+        {...register("what")}
+        error={errors.what?.message ?? wrong}
+      />
+      <SelectField
+        label="on"
+        className="w-52"
+        {...register("item")}
+        error={errors.item?.message}
+        options={[["", "nothing in particular"], ...things]}
+      />
+      <SelectField label="where" className="w-32" {...register("place")} options={BenchPlace.options} />
+      <Field label="by" type="date" className="w-40" {...register("due")} error={errors.due?.message} />
+      <button className="btn btn-leaf mt-6 !min-h-10" disabled={busy}>
+        Add
+      </button>
+    </form>
+  );
+}

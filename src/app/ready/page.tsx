@@ -1,0 +1,82 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { readyFor } from "@/core/jobs/ready";
+import { count, sayDay, sayLong } from "@/core/units/speak";
+import { Empty, PageHead } from "@/ui/page-head";
+import { itemPath } from "@/ui/paths";
+import { readBook } from "../book";
+import { Tick } from "./tick";
+
+export const metadata: Metadata = { title: "Ready" };
+
+const WHY = {
+  store: "from store",
+  mended: "mended since",
+  date: "its date is near",
+  "used up": "used up on the way",
+  season: "before a trip",
+} as const;
+
+/** What to look at before going out: from what is owned, and what it went through. */
+export default async function ReadyPage() {
+  const { book, judgements } = await readBook();
+  const { stored, afterStore, checks } = readyFor(book, judgements);
+  const left = checks.filter(({ done }) => !done).length;
+  return (
+    <>
+      <PageHead
+        title="Ready?"
+        actions={
+          <Link href="/bench" prefetch={false} className="btn">
+            The bench
+          </Link>
+        }
+      >
+        {stored !== null && `${sayLong(Math.max(1, stored))} since the last trip; `}
+        {left === 0 ? "everything has been looked at" : `${left} of ${count(checks.length, "look")} to go`}
+      </PageHead>
+      {afterStore && left > 0 && (
+        <p className="mb-4 max-w-3xl border-l-4 border-catkin-strong pl-3">
+          It lay in store for a season. What store can spoil leads: look at it before anything else is packed.
+        </p>
+      )}
+      {checks.length === 0 ? (
+        <Empty
+          title="Nothing to look at yet"
+          action={
+            <Link href="/shelf" className="btn btn-leaf">
+              To the shelf
+            </Link>
+          }
+        >
+          After the first trip the things that went along are looked at here before the next.
+        </Empty>
+      ) : (
+        <ul className="grid gap-x-8 lg:grid-cols-2">
+          {checks.map(({ item, look, why, last, done }) => (
+            <li
+              key={item.id}
+              className={`flex items-center gap-3 border-b border-rule py-1.5 ${done ? "text-muted" : ""}`}
+            >
+              <span className="flex-1">
+                {look}:{" "}
+                <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
+                  {item.name}
+                </Link>
+                <span className="block text-sm text-muted">
+                  {WHY[why]}
+                  {last ? `; last looked at on ${sayDay(last)}` : "; no look is logged"}
+                </span>
+              </span>
+              <Tick item={item.id} name={item.name} done={done} today={book.today} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="hint mt-6 max-w-3xl">
+        Of maps, messengers and permits the app knows nothing: update them, look at subscriptions, and leave
+        word with someone.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+import type { Book } from "../ledger/book";
+import type { BenchPlace, ItemId, Task } from "../model";
+import type { Addition } from "../reasons/add";
+import type { Judgement, Verdict } from "../reasons/judge";
+import { isRoutine } from "../reasons/service";
+import type { FullItem } from "../trade/full-item";
+import { stepsFor, type Steps } from "../trade/steps";
+
+/** Verbs that something is to be done about. */
+type BenchVerb = Parameters<typeof stepsFor>[0];
+const BENCH_VERBS: readonly BenchVerb[] = ["replace", "repair", "service", "prove", "swap", "slim"];
+
+/** A job for the bench: what a verdict asks for, until it is done. */
+export interface BenchJob {
+  readonly item: FullItem;
+  readonly judgement: Judgement;
+  readonly verdict: Verdict;
+  readonly verb: BenchVerb;
+  /** Its owner has agreed to it. */
+  readonly agreed: boolean;
+  readonly place: BenchPlace;
+  readonly steps: Steps;
+  /** Its warranty may cover it. */
+  readonly claim: boolean;
+}
+
+/** Something to buy, what it would take the place of, and what is known of it. */
+interface ToBuy {
+  readonly name: string;
+  /** What it takes the place of; null where nothing owned does it. */
+  readonly present: FullItem | null;
+  /** On the wish list for that. */
+  readonly wish: FullItem | null;
+  readonly price: number | null;
+  readonly currency: string | null;
+}
+
+export interface Bench {
+  readonly jobs: readonly BenchJob[];
+  readonly tasks: readonly Task[];
+  readonly buy: readonly ToBuy[];
+}
+
+const isBenchVerb = (verb: Verdict["verb"]): verb is BenchVerb =>
+  (BENCH_VERBS as readonly string[]).includes(verb);
+
+/** What there is to do: what the verdicts ask for and was not overruled or put off, and the owner's own jobs; what is agreed to first, then the most urgent. */
+export function benchOf(
+  book: Book,
+  judgements: readonly Judgement[],
+  toAdd: readonly Addition[],
+  tasks: readonly Task[],
+): Bench {
+  const jobs = judgements
+    .flatMap((judgement) => judgement.verdicts.flatMap((verdict) => jobOf(judgement, verdict, book) ?? []))
+    .sort((a, b) => Number(b.agreed) - Number(a.agreed) || rank(a.verdict) - rank(b.verdict));
+  return { jobs, tasks: tasks.filter(({ done }) => done === null), buy: toBuy(jobs, toAdd, book) };
+}
+
+const URGENCY_RANK = { now: 0, "before next trip": 1, "when convenient": 2, watch: 3 } as const;
+const rank = (verdict: Verdict) => URGENCY_RANK[verdict.urgency] + (isRoutine(verdict) ? 2 : 0);
+
+function jobOf(judgement: Judgement, verdict: Verdict, book: Book): BenchJob | null {
+  const { verb, ruling, urgency, sureness, done } = verdict;
+  if (!isBenchVerb(verb) || done || (ruling && ruling.decision !== "agree")) return null;
+  const agreed = ruling?.decision === "agree";
+  // What is only to be watched, or was said once, is no job until its owner agrees.
+  if (!agreed && (urgency === "watch" || sureness === "leaning")) return null;
+  const { item, history } = judgement.case;
+  const claim =
+    verb === "replace" || verb === "repair"
+      ? isCovered(item, history.open?.cause ?? null, book.today)
+      : false;
+  return {
+    item,
+    judgement,
+    verdict,
+    verb,
+    agreed,
+    claim,
+    place: claim
+      ? "post"
+      : verb === "replace" || verb === "swap"
+        ? "shop"
+        : verb === "prove"
+          ? "near home"
+          : "home",
+    steps: stepsFor(verb, item.kind, history.open?.symptoms ?? []),
+  };
+}
+
+/** A warranty that still runs, for a defect, or for wear where it covers that. */
+const isCovered = ({ warranty, warrantyCovers }: FullItem, cause: string | null, today: string): boolean =>
+  warranty !== null &&
+  (warranty === "life" || warranty >= today) &&
+  (cause === "defect" || (cause === "worn" && warrantyCovers === "wear"));
+
+function toBuy(jobs: readonly BenchJob[], toAdd: readonly Addition[], { wishes }: Book): ToBuy[] {
+  const wishFor = (item: ItemId) => wishes.find(({ instead }) => instead === item) ?? null;
+  return [
+    ...jobs
+      .filter(({ place, verdict }) => place === "shop" && verdict.urgency !== "watch")
+      .map(({ item }): ToBuy => {
+        const wish = wishFor(item.id);
+        return {
+          name: wish?.name ?? item.name,
+          present: item,
+          wish,
+          price: wish ? wish.price : item.worthNew,
+          currency: (wish ?? item).currency,
+        };
+      }),
+    ...toAdd
+      .filter(
+        ({ owned, ruling, sureness }) =>
+          owned === null && (ruling ? ruling.decision === "agree" : sureness !== "leaning"),
+      )
+      .map(({ what }): ToBuy => ({ name: what, present: null, wish: null, price: null, currency: null })),
+  ];
+}
+
+/** Jobs by what they want: everything that wants seam sealer; most jobs first, those that want nothing last. */
+export function byMaterial(
+  jobs: readonly BenchJob[],
+): (readonly [material: string, jobs: readonly BenchJob[]])[] {
+  const materials = [...new Set(jobs.flatMap(({ steps }) => steps.materials))];
+  const rows = materials.map(
+    (material) => [material, jobs.filter(({ steps }) => steps.materials.includes(material))] as const,
+  );
+  const bare = jobs.filter(({ steps }) => steps.materials.length === 0);
+  return [
+    ...rows.sort(([, a], [, b]) => b.length - a.length),
+    ...(bare.length ? [["nothing", bare] as const] : []),
+  ];
+}

@@ -1,0 +1,208 @@
+import { describe, expect, test } from "vitest";
+import { logOf } from "../../../tests/histories";
+import { openBook } from "../ledger/book";
+import { sayGap, sayShort, sayWhy } from "./words";
+import { callOn } from "./foresee";
+import { planFor } from "./plan";
+
+const TODAY = "2026-11-26";
+const ITEMS = [
+  { id: "pack", name: "Pack", kind: "pack", weight: "1000 g" },
+  { id: "tent", name: "Tent", kind: "tent", weight: "900 g" },
+  {
+    id: "quilt",
+    name: "Quilt",
+    kind: "quilt",
+    weight: "600 g",
+    ratings: { label: { celsius: 4, means: "comfort" } },
+  },
+  {
+    id: "bag",
+    name: "Winter bag",
+    kind: "sleeping bag",
+    weight: "1300 g",
+    ratings: { label: { celsius: -14, means: "comfort" } },
+  },
+  { id: "net", name: "Head net", kind: "bug net", weight: "25 g" },
+  { id: "chair", name: "Chair", kind: "chair", weight: "500 g" },
+  { id: "kit", name: "First-aid kit", kind: "first-aid kit", weight: "180 g" },
+  { id: "filter", name: "Filter", kind: "filter", weight: "70 g" },
+  { id: "stove", name: "Stove", kind: "stove", weight: "80 g" },
+  { id: "gas", name: "Canister", kind: "fuel", weight: "208 g", ratings: { empty: "98 g" } },
+  { id: "shoes", name: "Shoes", kind: "trail shoes", weight: "620 g" },
+  { id: "boots", name: "Boots", kind: "boots", weight: "1200 g" },
+  { id: "new", name: "New mug", kind: "mug", weight: "60 g" },
+  { id: "lost", name: "Lost hat", kind: "sun hat", weight: "80 g", state: "lost" },
+];
+const USED = ["pack", "tent", "quilt", "filter", "stove", "gas", "shoes"];
+/** Five trips of four days and 50 km; bugs on two of them. */
+const walked = (more: { filter?: object; items?: object[]; plan?: object; felt?: object[] } = {}) =>
+  logOf({
+    items: [...ITEMS, ...(more.items ?? [])],
+    trips: [
+      ...[1, 2, 3, 4, 5].map((month) => ({
+        id: `t${month}`,
+        name: `T${month}`,
+        starts: `2026-0${month + 4}-10`,
+        ends: `2026-0${month + 4}-13`,
+        distance: "50 km",
+        conditions: { rain: "some", wind: "some", bugs: month < 3 ? "strong" : "none" },
+        felt: more.felt ?? [],
+        marks: [
+          ...USED.map((item) => ({
+            item,
+            use: "used",
+            ...(item === "filter" && month === 5 ? more.filter : {}),
+          })),
+          { item: "net", use: month < 3 ? "used" : "unused" },
+          { item: "chair", use: "unused" },
+          { item: "kit", use: "unused" },
+        ],
+      })),
+      {
+        id: "b",
+        name: "Boots once",
+        starts: "2026-03-01",
+        ends: "2026-03-03",
+        distance: "30 km",
+        conditions: { rain: "some" },
+        marks: [{ item: "boots", use: "used" }],
+      },
+      ...(more.plan
+        ? [
+            {
+              id: "p",
+              name: "Plan",
+              starts: "2027-02-01",
+              ends: "2027-02-04",
+              distance: "60 km",
+              planned: true,
+              ...more.plan,
+            },
+          ]
+        : []),
+    ],
+  });
+const planOf = (more: Parameters<typeof walked>[0] = {}) => {
+  const log = walked(more);
+  const trip = log.trips.find(({ id }) => id === "p") ?? null;
+  return planFor(openBook(log, TODAY), trip);
+};
+const columns = (plan: ReturnType<typeof planOf>) =>
+  Object.fromEntries(plan.lines.map(({ item, column }) => [item.id, column]));
+const lineOf = (plan: ReturnType<typeof planOf>, id: string) =>
+  plan.lines.find(({ item }) => item.id === id)!;
+
+describe("a plan worked by hand", () => {
+  test("what is used goes, cover goes, what the verdicts leave is left, what is gone is not there", () => {
+    const plan = planOf({ plan: { conditions: { rain: "some", bugs: "strong" } } });
+    expect(columns(plan)).toMatchObject({
+      pack: "take",
+      tent: "take",
+      quilt: "take",
+      filter: "take",
+      net: "take",
+      kit: "take",
+      chair: "leave",
+      boots: "leave",
+      new: "leave",
+      bag: "leave",
+    });
+    expect(plan.lines.map(({ item }) => item.id)).not.toContain("lost");
+    expect(sayWhy(lineOf(plan, "boots"))).toBe("Shoes goes in its place.");
+    expect(sayWhy(lineOf(plan, "new"))).toBe("Never taken along yet.");
+    expect(sayWhy(lineOf(plan, "kit"))).toMatch(/^Cover/);
+    // 1000 + 900 + 600 + 25 + 180 + 70 + 80 of base; the shoes worn; the canister used up.
+    expect(plan.load).toMatchObject({ base: 2855, worn: 620, consumable: 208 });
+    // Last time the chair went too.
+    expect(plan.lastLoad!.base).toBe(3355);
+    expect(plan.saved).toBe(500);
+  });
+
+  test("what the weather calls for: foreseen, ruled out, or nobody knows", () => {
+    expect(columns(planOf({ plan: { conditions: { bugs: "strong" } } })).net).toBe("take");
+    const none = planOf({ plan: { conditions: { bugs: "none" } } });
+    expect(columns(none).net).toBe("leave");
+    expect(sayWhy(lineOf(none, "net"))).toBe("No bugs expected.");
+    const unknown = planOf({ plan: {} });
+    expect(columns(unknown).net).toBe("take if");
+    expect(unknown.mayCome).toBe(25);
+    expect(sayWhy(lineOf(unknown, "net"))).toMatch(/^If you expect bugs; used on one such trip in \d\.$/);
+  });
+
+  // Bugs on two of five trips that told of them: (2 + ½) ÷ (5 + 1).
+  test("how often it comes, where nobody foresees it", () => {
+    const book = openBook(walked(), TODAY);
+    const net = book.item("net" as never)!;
+    const next = { nights: 3, strength: () => undefined };
+    expect(callOn(net, next, book)).toMatchObject({ is: "unknown", chance: 2.5 / 6 });
+    expect(callOn(book.item("pack" as never)!, next, book)).toMatchObject({ is: "called", chance: 1 });
+    const noNights = callOn(book.item("stove" as never)!, { ...next, nights: 0 }, book);
+    expect(noNights.is).toBe("not called");
+  });
+
+  test("of a winter and a summer bed, the lightest that is warm enough", () => {
+    const felt = [
+      { low: 6, felt: "right", slept: ["quilt"] },
+      { low: 5, felt: "right", slept: ["quilt"] },
+      { low: 4, felt: "cool", slept: ["quilt"] },
+    ];
+    expect(columns(planOf({ felt, plan: { foreseen: { low: 12 } } }))).toMatchObject({
+      quilt: "take",
+      bag: "leave",
+    });
+    const cold = planOf({ felt, plan: { foreseen: { low: -6 } } });
+    expect(columns(cold)).toMatchObject({ quilt: "leave", bag: "take" });
+    expect(sayWhy(lineOf(cold, "quilt"))).toBe("Winter bag is the one for these nights.");
+  });
+
+  test("not ready: it goes, and something is to be done first; with nothing else for a critical job, that stands first", () => {
+    const plan = planOf({ filter: { frost: "froze" }, plan: {} });
+    expect(columns(plan).filter).toBe("not ready");
+    expect(plan.gaps.map(sayGap)).toEqual([
+      "No trusted way to treat water: the filter (It froze wet on T5. Replace it now).",
+    ]);
+    const doubled = planOf({
+      filter: { frost: "froze" },
+      items: [
+        { id: "tablets", name: "Tablets", kind: "treatment tablets", weight: "10 g", expires: "2030-01-01" },
+      ],
+      plan: { picks: { tablets: "take" } },
+    });
+    expect(columns(doubled).tablets).toBe("take");
+    expect(doubled.gaps).toEqual([]);
+    // Where the taps are good, nobody treats water.
+    expect(planOf({ filter: { frost: "froze" }, plan: { offers: { "tap water": "strong" } } }).gaps).toEqual(
+      [],
+    );
+  });
+
+  test("the owner's word moves a thing, whatever the list says; what is to be done about it stays", () => {
+    const moved = planOf({
+      filter: { frost: "froze" },
+      plan: { picks: { chair: "take", pack: "leave", filter: "leave", kit: "take" } },
+    });
+    expect(columns(moved)).toMatchObject({ chair: "take", pack: "leave", filter: "leave", kit: "take" });
+    expect(sayWhy(lineOf(moved, "chair"))).toBe("Your word.");
+    expect(lineOf(moved, "chair").own).toBe("leave");
+    expect(sayWhy(lineOf(moved, "kit"))).not.toBe("Your word.");
+  });
+
+  test("counted: a stove without gas, what a thing can't do without", () => {
+    const gasless = planOf({ plan: { picks: { gas: "leave" } } });
+    expect(gasless.short.map(sayShort)).toEqual(["Stove goes without anything to burn."]);
+    const leaning = planOf({
+      items: [
+        { id: "tarp", name: "Tarp", kind: "tarp", needs: ["sticks"] },
+        { id: "sticks", name: "Sticks", kind: "poles" },
+      ],
+      plan: { picks: { tarp: "take" } },
+    });
+    expect(leaning.short.map(sayShort)).toEqual(["Tarp can’t do without the sticks."]);
+  });
+});
+
+test("an empty shelf has an empty plan", () => {
+  const plan = planFor(openBook(logOf({ items: [] }), TODAY), null);
+  expect(plan).toMatchObject({ lines: [], gaps: [], short: [], saved: 0, lastLoad: null });
+});

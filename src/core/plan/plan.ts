@@ -1,0 +1,317 @@
+import { survey, type Case } from "../decide/case";
+import { essentialJobs } from "../decide/law";
+import type { Book } from "../ledger/book";
+import { asPlanned, type NextOuting } from "../ledger/next-outing";
+import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
+import { additions, type Addition } from "../reasons/add";
+import { judgeAll, type Judgement, type Verdict } from "../reasons/judge";
+import { isRoutine } from "../reasons/service";
+import { leavesHome } from "../reasons/verbs";
+import type { FullItem } from "../trade/full-item";
+import { ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
+import { isUnavoidable } from "../trade/triggers";
+import { isBed } from "../trade/warmth";
+import { cansFor, cansOf, supplyUses } from "../weighin/supplies";
+import { sleepOf } from "../weighin/sleep";
+import { countsAs } from "../weighin/weigh-in";
+import type { Column } from "./columns";
+import { callOn, chanceOfUse, type Call } from "./foresee";
+
+/** Why it stands there. */
+type Why =
+  | { readonly is: "moved" | "at home" | "earns its place" | "cover" | "essential" | "wanted" }
+  | { readonly is: "verdict"; readonly verdict: Verdict }
+  | { readonly is: "not called" | "might be called"; readonly triggers: readonly Trigger[] }
+  | { readonly is: "called"; readonly triggers: readonly Trigger[] }
+  | { readonly is: "for other nights" | "another goes"; readonly other: FullItem }
+  | { readonly is: "leans on it"; readonly other: FullItem };
+
+export interface PlanLine {
+  readonly item: FullItem;
+  readonly judgement: Judgement;
+  readonly column: Column;
+  readonly why: Why;
+  /** Chance, 0 to 1, that it is used. */
+  readonly chance: number;
+  /** Where the list would put it, were it not for its owner. */
+  readonly own: Column;
+}
+
+/** A job that nothing taken does as it should. */
+export interface Gap {
+  readonly job: Job;
+  /** What is taken for it, and not to be trusted; none where nothing does it. */
+  readonly doubted: readonly PlanLine[];
+}
+
+/** What wears out on the way: with which chance, and most likely after how many metres. */
+export interface WearingOut {
+  readonly line: PlanLine;
+  readonly chance: number;
+  readonly metres: number;
+}
+
+/** Something that counts one short: a stove without gas, a tent without its poles. */
+export interface Short {
+  readonly what: "no fuel" | "pieces" | "needs";
+  readonly item: FullItem;
+  /** What it needs; pieces that are out. */
+  readonly needs: FullItem | null;
+  readonly pieces: number;
+}
+
+export interface Plan {
+  readonly next: NextOuting;
+  readonly book: Book;
+  readonly lines: readonly PlanLine[];
+  /** Critical jobs with nothing trusted, which stand first. */
+  readonly gaps: readonly Gap[];
+  readonly short: readonly Short[];
+  readonly toAdd: readonly Addition[];
+  readonly wearingOut: readonly WearingOut[];
+  /** Grams by what they are there for: of all that goes, and of what went last time. */
+  readonly load: Readonly<Record<Load, number>>;
+  readonly lastLoad: Readonly<Record<Load, number>> | null;
+  /** Grams that may come on top, and that stay at home against last time. */
+  readonly mayCome: number;
+  readonly saved: number;
+  /** Gram-metres that are likely carried for nothing. */
+  readonly deadGramMetres: number;
+}
+
+/** From this chance on, a thing with nobody to say whether it is called for goes along anyway. Common practice, no source. */
+const TAKEN_ANYWAY = 0.5;
+/** A bed is warm enough where a cold night is no likelier than this. Common practice, no source. */
+const COLD_CHANCE = 0.2;
+/** A thing is named as wearing out on the way from this chance on. */
+const WORTH_NAMING = 0.1;
+
+/** What to take on a trip: the one planned, or one as usual. Everything owned stands in one column, with why. */
+export function planFor(book: Book, trip: Trip | null): Plan {
+  const next = trip ? { ...asPlanned(trip), items: null } : book.next;
+  const ahead: Book = { ...book, next };
+  const judgements = judgeAll(survey(ahead)).filter(({ case: { standing } }) => standing !== "gone");
+  const picks: Readonly<Record<string, Moved>> = trip?.picks ?? {};
+  const beds = bedFor(ahead, trip?.foreseen.low ?? null);
+  const fuel = fuelFor(ahead);
+  const places = judgements.map((judgement) => placeOf(judgement, { ahead, beds, fuel, judgements }));
+  const goes = new Set(places.filter(({ column }) => column !== "leave").map(({ item }) => item.id));
+  // What a thing that goes can't do without goes too.
+  const leaned = new Map(
+    places.flatMap(({ item, column }) =>
+      column === "leave"
+        ? []
+        : item.needs.filter((need) => !goes.has(need)).map((need) => [need, item] as const),
+    ),
+  );
+  const lines = places.map((line): PlanLine => {
+    const leaning = leaned.get(line.item.id);
+    const own = leaning
+      ? readied(line.judgement, { ...line, why: { is: "leans on it", other: leaning } })
+      : line;
+    const moved = picks[line.item.id];
+    if (!moved) return own;
+    const isThere =
+      moved === "leave" ? own.column === "leave" : own.column !== "leave" && own.column !== "take if";
+    if (isThere) return own;
+    return moved === "leave"
+      ? { ...own, column: "leave", why: { is: "moved" } }
+      : { ...readied(own.judgement, { ...own, why: { is: "moved" } }), own: own.column };
+  });
+  const along = lines.filter(({ column }) => column === "take" || column === "not ready");
+  const last = book.outings.at(-1)?.trip;
+  const lastItems = last?.carries.flatMap(({ item }) => book.item(item) ?? []) ?? [];
+  return {
+    next,
+    book: ahead,
+    lines,
+    gaps: gapsIn(along, trip?.offers ?? {}),
+    short: shortIn(along, ahead),
+    toAdd: additions(ahead, judgements),
+    wearingOut: wearingOut(along, next),
+    load: loadOf(along.map(({ item }) => item)),
+    lastLoad: last ? loadOf(lastItems) : null,
+    mayCome: lines.reduce((sum, { column, item }) => sum + (column === "take if" ? gramsOf(item) : 0), 0),
+    saved: lines
+      .filter(({ column, item }) => column === "leave" && lastItems.includes(item))
+      .reduce((sum, { item }) => sum + gramsOf(item), 0),
+    deadGramMetres: along
+      .filter(({ item }) => !item.cover)
+      .reduce((sum, { item, chance }) => sum + gramsOf(item) * (1 - chance) * next.metres, 0),
+  };
+}
+
+const gramsOf = ({ weight }: FullItem) => weight?.g ?? 0;
+
+function loadOf(items: readonly FullItem[]): Record<Load, number> {
+  const load: Record<Load, number> = { base: 0, worn: 0, consumable: 0, hobby: 0 };
+  for (const item of items) load[countsAs(item)] += gramsOf(item);
+  return load;
+}
+
+interface Around {
+  readonly ahead: Book;
+  /** The bed to take, by itself; null where there is none. */
+  readonly beds: FullItem | null;
+  readonly fuel: ReadonlySet<ItemId>;
+  readonly judgements: readonly Judgement[];
+}
+
+/** The lightest bed that keeps a cold night unlikely, else the warmest; where no low is foreseen, the one slept in last. */
+function bedFor(book: Book, low: number | null): FullItem | null {
+  const owned = sleepOf(book).filter(({ bed }) => bed.state === "active");
+  const lastUsed = owned.toSorted((a, b) => lastUse(b.bed, book) - lastUse(a.bed, book))[0];
+  if (low === null || !lastUsed) return lastUsed?.bed ?? null;
+  const warm = owned.filter(({ plain }) => plain.coldAt(low) <= COLD_CHANCE);
+  const lightest = warm.toSorted((a, b) => gramsOf(a.bed) - gramsOf(b.bed))[0];
+  return (lightest ?? owned.toSorted((a, b) => a.plain.median - b.plain.median)[0])!.bed;
+}
+
+const lastUse = ({ id }: FullItem, { carriedOf }: Book) =>
+  carriedOf(id).findLast(({ mark }) => mark?.use === "used")?.outing.n ?? -1;
+
+/** The canisters that hold enough, where their weights tell; else whatever fuel there is goes. */
+function fuelFor(book: Book): ReadonlySet<ItemId> {
+  const perNight = supplyUses(book).find(
+    ({ rule: { sort, unit, over } }) => sort === "fuel" && unit === "g" && over === "night",
+  )!;
+  const cans = cansOf(book.items);
+  const chosen = cansFor(perNight.rate.enoughFor(ENOUGH) * book.next.nights, cans) ?? cans;
+  const weighed = new Set(cans.map(({ item }) => item));
+  return new Set([
+    ...chosen.map(({ item }) => item),
+    ...book.items
+      .filter(({ kind, id, state }) => kind === "fuel" && state === "active" && !weighed.has(id))
+      .map(({ id }) => id),
+  ]);
+}
+/** Enough nine times in ten. */
+const ENOUGH = 0.9;
+
+/** Jobs that one thing does at a time, each for its season or ground. */
+const ONE_AT_A_TIME: readonly Job[] = ["shelter", "pad", "walk", "carry"];
+
+function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around): PlanLine {
+  const { case: one, verdicts } = judgement;
+  const { item } = one;
+  const call = callOn(item, ahead.next, ahead);
+  const chance = chanceOfUse(one, call);
+  const put = (column: Column, why: Why): PlanLine => ({ item, judgement, column, why, chance, own: column });
+  const go = (why: Why): PlanLine => readied(judgement, put("take", why));
+  const lead = verdicts[0];
+  const ruled = verdicts.find(({ ruling }) => ruling?.decision === "agree" && leavesHome(ruling.verb));
+  if (isBed(item.kind) && beds)
+    return item === beds
+      ? go({ is: "earns its place" })
+      : put("leave", { is: "for other nights", other: beds });
+  if (item.kind === "fuel" && ahead.next.nights > 0)
+    return fuel.has(item.id) ? go({ is: "earns its place" }) : put("leave", { is: "at home" });
+  if (one.standing === "at home")
+    return wantedAfterAll(one, ahead) ? go({ is: "wanted" }) : put("leave", { is: "at home" });
+  if (lead.verb === "drop" && lead.sureness !== "leaning" && lead.ruling?.decision !== "overrule")
+    return put("leave", { is: "verdict", verdict: lead });
+  const rival = rivalOf(one, judgements, ahead);
+  if (rival) return put("leave", { is: "another goes", other: rival });
+  const seasonal =
+    lead.verb === "bring only when" || ruled?.verb === "bring only when" || item.rules.seasonal;
+  if (seasonal && call.is === "not called")
+    return put("leave", { is: "not called", triggers: call.triggers });
+  if (seasonal && call.is === "unknown")
+    return put("take if", { is: "might be called", triggers: call.triggers });
+  return go(lead.verb === "drop" ? { is: "verdict", verdict: lead } : whyTaken(one, call, chance));
+}
+
+/** Left at home the last time and missed there. */
+const wantedAfterAll = ({ item, use }: Case, { missedOf }: Book) =>
+  use.missed.length > 0 || missedOf(item.id).length > 0;
+
+/** Another that does the same job, and went last: two pairs of shoes are not walked in at once. */
+function rivalOf({ item, marked }: Case, judgements: readonly Judgement[], book: Book): FullItem | null {
+  const job = ONE_AT_A_TIME.find((each) => item.jobs[0] === each);
+  if (!job) return null;
+  const others = judgements
+    .map(({ case: other }) => other)
+    .filter(
+      (other) =>
+        other.item !== item &&
+        other.item.jobs[0] === job &&
+        other.item.stow === item.stow &&
+        other.standing === "active" &&
+        lastUse(other.item, book) > lastUse(item, book),
+    );
+  // What mostly went along with it is no rival but a companion.
+  const rival = others.find(
+    (other) =>
+      marked.filter(({ outing }) => other.marked.some((its) => its.outing === outing)).length <=
+      marked.length / 2,
+  );
+  return rival?.item ?? null;
+}
+
+function whyTaken(one: Case, call: Call, chance: number): Why {
+  if (one.item.cover) return { is: "cover" };
+  const told = call.triggers.filter((trigger) => !isUnavoidable(trigger));
+  if (call.is === "called" && told.length > 0) return { is: "called", triggers: told };
+  if (call.is !== "called" && essentialJobs(one).length > 0) return { is: "essential" };
+  if (call.is === "unknown" && chance < TAKEN_ANYWAY)
+    return { is: "might be called", triggers: call.triggers };
+  return { is: "earns its place" };
+}
+
+/** A thing that goes is not ready while something is to be done about it first. */
+function readied(judgement: Judgement, line: PlanLine): PlanLine {
+  const todo = judgement.verdicts.find(isToDo);
+  return todo
+    ? { ...line, column: "not ready", own: "not ready", why: { is: "verdict", verdict: todo } }
+    : { ...line, column: "take", own: "take" };
+}
+
+const TO_DO: readonly Verdict["verb"][] = ["replace", "repair", "service", "prove"];
+
+/** To be done before a trip, and not overruled or put off. */
+const isToDo = (verdict: Verdict): boolean =>
+  TO_DO.includes(verdict.verb) &&
+  !verdict.done &&
+  !isRoutine(verdict) &&
+  (verdict.urgency === "now" || verdict.urgency === "before next trip") &&
+  (verdict.ruling === null || verdict.ruling.decision === "agree");
+
+/** Essential jobs that nothing ready does. What the way offers takes them off the list. */
+function gapsIn(along: readonly PlanLine[], offers: Trip["offers"]): Gap[] {
+  return [...ESSENTIAL_JOBS].flatMap((job): Gap[] => {
+    const doing = along.filter(({ item }) => item.jobs.includes(job));
+    const offer = JOB_RULES[job]!.doneBy;
+    if (offer && (offers[offer] ?? "none") !== "none") return [];
+    // Many a list leaves out what its owner does not call gear: only what goes and is not ready is a gap.
+    return doing.length > 0 && doing.every(({ column }) => column === "not ready")
+      ? [{ job, doubted: doing }]
+      : [];
+  });
+}
+
+function shortIn(along: readonly PlanLine[], book: Book): Short[] {
+  const goes = new Set(along.map(({ item }) => item.id));
+  const hasFuel = along.some(({ item }) => item.jobs.includes("fuel"));
+  return along.flatMap(({ item, judgement }): Short[] => {
+    const shorts: Short[] = [];
+    if (item.kind === "stove" && !hasFuel && book.next.nights > 0)
+      shorts.push({ what: "no fuel", item, needs: null, pieces: 0 });
+    const { piecesOut } = judgement.case.history;
+    if (piecesOut > 0) shorts.push({ what: "pieces", item, needs: null, pieces: piecesOut });
+    for (const need of item.needs)
+      if (!goes.has(need)) shorts.push({ what: "needs", item, needs: book.item(need) ?? null, pieces: 0 });
+    return shorts;
+  });
+}
+
+/** What gives out on the way with a chance worth naming, and after how far, in the middle of those chances. */
+function wearingOut(along: readonly PlanLine[], next: NextOuting): WearingOut[] {
+  return along
+    .flatMap((line): WearingOut[] => {
+      const { left } = line.judgement.case;
+      if (!left || left.nextTrip <= 0 || left.givesOut < WORTH_NAMING) return [];
+      const half = Math.min(left.nextTrip, left.leftAt(1 - left.givesOut / 2));
+      return [{ line, chance: left.givesOut, metres: (next.metres * half) / left.nextTrip }];
+    })
+    .sort((a, b) => b.chance - a.chance);
+}
