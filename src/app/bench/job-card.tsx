@@ -101,13 +101,16 @@ export function JobCard({ job }: { job: JobData }) {
         )}
         <Collapsible.Trigger className="no-print mt-1 flex min-h-7 items-center gap-1 text-sm text-muted pointer-coarse:min-h-11">
           <ChevronRight aria-hidden="true" className={`size-4 ${open ? "rotate-90" : ""}`} />
-          How
+          {[
+            "How",
+            job.minutes > 0 ? `about ${job.minutes} minutes` : "",
+            job.materials.length > 0 ? `with ${job.materials.join(", ")}` : "",
+          ]
+            .filter(Boolean)
+            .join(", ")}
           <span className="sr-only">
-            {" "}
-            to {job.verb} {job.name}
+            : {job.verb} {job.name}
           </span>
-          {job.minutes > 0 && `, about ${job.minutes} minutes`}
-          {job.materials.length > 0 && `, with ${job.materials.join(", ")}`}
         </Collapsible.Trigger>
         <Collapsible.Content>
           <ol className="ml-5 list-decimal text-sm">

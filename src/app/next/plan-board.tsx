@@ -117,7 +117,9 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
             {sayMass(onBack, units)}
           </span>
           {limit !== null && (
-            <span className="block text-sm text-muted">carries well up to {sayMass(limit, units)}</span>
+            <span className="block font-sans text-sm text-muted">
+              carries well up to {sayMass(limit, units)}
+            </span>
           )}
         </Figure>
         <Figure name="stays at home">
@@ -224,9 +226,10 @@ function groupsOf(lines: readonly BoardLine[], column: Column): (readonly [strin
 }
 
 function Against({ grams, units }: { grams: number; units: Units }) {
-  if (Math.round(grams) === 0) return <span className="block text-sm text-muted">as last time</span>;
+  if (Math.round(grams) === 0)
+    return <span className="block font-sans text-sm text-muted">as last time</span>;
   return (
-    <span className="block text-sm text-muted">
+    <span className="block font-sans text-sm text-muted">
       {sayMass(Math.abs(grams), units)} {grams < 0 ? "less" : "more"} than last time
     </span>
   );

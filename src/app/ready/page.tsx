@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readyFor } from "@/core/jobs/ready";
+import { groupBy } from "@/core/ledger/group";
 import { count, sayDay, sayLong } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
@@ -52,26 +53,30 @@ export default async function ReadyPage() {
           After the first trip the things that went along are looked at here before the next.
         </Empty>
       ) : (
-        <ul className="grid gap-x-8 lg:grid-cols-2">
-          {checks.map(({ item, look, why, last, done }) => (
-            <li
-              key={item.id}
-              className={`flex items-center gap-3 border-b border-rule py-1.5 ${done ? "text-muted" : ""}`}
-            >
-              <span className="flex-1">
-                {look}:{" "}
-                <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
-                  {item.name}
-                </Link>
-                <span className="block text-sm text-muted">
-                  {WHY[why]}
-                  {last ? `; last looked at on ${sayDay(last)}` : "; no look is logged"}
-                </span>
-              </span>
-              <Tick item={item.id} name={item.name} done={done} today={book.today} />
-            </li>
-          ))}
-        </ul>
+        [...groupBy(checks, ({ look }) => look)].map(([look, group]) => (
+          <section key={look} className="mb-4 grid gap-x-8 lg:grid-cols-[20rem_1fr]">
+            <h2 className="border-t-2 border-ink pt-1.5 font-sans text-base font-semibold">{look}</h2>
+            <ul className="lg:border-t-2 lg:border-ink">
+              {group.map(({ item, why, last, done }) => (
+                <li
+                  key={item.id}
+                  className={`flex items-center gap-3 border-b border-rule py-1 ${done ? "text-muted" : ""}`}
+                >
+                  <span className="flex-1">
+                    <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
+                      {item.name}
+                    </Link>
+                    <span className="ml-2 text-sm text-muted">
+                      {WHY[why]}
+                      {last ? `; last on ${sayDay(last)}` : ""}
+                    </span>
+                  </span>
+                  <Tick item={item.id} name={item.name} done={done} today={book.today} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))
       )}
       <p className="hint mt-6 max-w-3xl">
         Of maps, messengers and permits the app knows nothing: update them, look at subscriptions, and leave

@@ -84,11 +84,15 @@ export function readyFor(book: Book, judgements: readonly Judgement[]): Ready {
   const stored = last === null ? null : daysBetween(last, book.today);
   const afterStore = stored !== null && stored >= STORED_DAYS;
   const checks = judgements
-    .filter(({ case: { standing } }) => standing === "active")
+    // What is to be replaced is no more looked at: a look does not make a frozen filter sound.
+    .filter(({ case: { standing }, verdicts }) => standing === "active" && !verdicts.some(isToReplace))
     .flatMap((judgement) => checkOf(judgement, book, { last, afterStore }) ?? [])
     .sort((a, b) => Number(a.done) - Number(b.done) || WHYS.indexOf(a.why) - WHYS.indexOf(b.why));
   return { stored, afterStore, checks };
 }
+
+const isToReplace = ({ verb, done, ruling }: Judgement["verdicts"][number]) =>
+  verb === "replace" && !done && ruling?.decision !== "overrule";
 
 const WHYS: readonly ReadyCheck["why"][] = ["store", "mended", "date", "used up", "season"];
 const LOOKED: readonly string[] = ["check", "service", "restock", "wash", "repair", "trial"];

@@ -63,7 +63,7 @@ const JOB_WORDS: Readonly<Partial<Record<Gap["job"], string>>> = {
 export function sayGap({ job, doubted }: Gap): string {
   const name = JOB_WORDS[job] ?? `thing for “${job}”`;
   return `No trusted ${name}: ${doubted
-    .map((line) => `${theThing(line.item)} (${sayWhy(line).replace(/\.$/, "")})`)
+    .map((line) => `${theThing(line.item)} (${sayWhy(line).split(/\.(?: |$)/)[0]})`)
     .join("; ")}.`;
 }
 
