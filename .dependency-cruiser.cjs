@@ -12,7 +12,7 @@ const LAYERS = [
   ["reasons"],
   ["ask", "weighin", "field", "compare"],
   ["say"],
-  ["plan", "jobs"],
+  ["plan", "jobs", "seasons"],
 ];
 const layers = LAYERS.map((names, n) => ({
   name: `core-${names.join("-")}-leans-down-only`,
@@ -47,7 +47,7 @@ module.exports = {
       from: { path: "^src/core", pathNot: notTests },
       to: {
         path: "node_modules",
-        pathNot: "node_modules/(zod|date-fns|jstat|geographiclib-geodesic|simplify-js)/",
+        pathNot: "node_modules/(zod|date-fns|jstat|geographiclib-geodesic|simplify-js|yalps)/",
       },
     },
     {

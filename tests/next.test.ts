@@ -67,6 +67,22 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await stands("Leave", "Folding chair").waitFor();
     await expect.poll(async () => (await plan()).picks).toEqual({ towel: "leave" });
 
+    // The best list within a weight: proved, or why there is none; what falls out is left by one press.
+    const best = page.getByRole("region", { name: "The best list within a weight" });
+    await best.getByLabel("Base weight at most").fill("feather");
+    await best.getByRole("button", { name: "Find it" }).click();
+    await best.getByText(/is not a number with a unit/).waitFor();
+    await best.getByLabel("Base weight at most").fill("1 kg");
+    await best.getByRole("button", { name: "Find it" }).click();
+    await best.getByText(/No list of that weight does it: .*The least that would do them all is/).waitFor();
+    await best.getByLabel("Base weight at most").fill("7");
+    await best.getByRole("button", { name: "Find it" }).click();
+    await best.getByText(/no list of that weight is worth more/).waitFor();
+    expect(Number((await best.locator("b").first().innerText()).replace(/\D/g, ""))).toBeLessThanOrEqual(
+      7000,
+    );
+    await best.getByText(/^Falls out: /).waitFor();
+
     // It becomes the trip's list with one press.
     await page.getByRole("button", { name: /^Make this the trip’s list/ }).click();
     await page.getByRole("button", { name: "This is the trip’s list" }).waitFor();

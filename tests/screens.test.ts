@@ -25,6 +25,7 @@ const SCREENS = [
   "/next",
   "/bench",
   "/ready",
+  "/season",
   "/trips",
   "/trips/the-long-quill-2025-06-07",
   "/trips/compare",

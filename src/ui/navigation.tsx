@@ -29,6 +29,12 @@ export const PLACES = [
   { href: "/settings", label: "Settings", key: "e", icon: Settings },
 ] as const;
 
+/** Pages that stand under a tab that their path does not tell. */
+const BESIDE: Readonly<Record<string, (typeof PLACES)[number]["href"]>> = {
+  "/season": "/trips",
+  "/ready": "/bench",
+};
+
 /** How long after `g` its letter may come. */
 const CHORD_MS = 1200;
 
@@ -66,7 +72,10 @@ export function Navigation({ verdicts, unmarked }: { verdicts: number; unmarked:
       className="fixed inset-x-0 bottom-0 z-30 flex border-t border-rule-strong bg-paper tabs:inset-x-auto tabs:bottom-auto tabs:right-0 tabs:top-14 tabs:w-28 tabs:flex-col tabs:gap-1.5 tabs:border-0 tabs:bg-transparent"
     >
       {PLACES.map(({ href, label, icon: Icon }) => {
-        const here = href === "/" ? path === "/" || path.startsWith("/item") : path.startsWith(href);
+        const here =
+          href === "/"
+            ? path === "/" || path.startsWith("/item")
+            : path.startsWith(href) || (BESIDE[path] as string | undefined) === href;
         const count = counts[href];
         return (
           <Link

@@ -60,3 +60,20 @@ export async function packList(trip: TripId, raw: readonly string[]): Promise<An
   revalidatePath("/", "layout");
   return answer;
 }
+
+/** Leaves several things out of the list of a trip to come, by the owner's word. */
+export async function leaveOut(trip: TripId, raw: readonly string[]): Promise<Answer> {
+  const items = z.array(ItemId).max(2000).parse(raw);
+  const isThere = await (
+    await store()
+  ).transaction(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return false;
+    const left = Object.fromEntries(items.map((item) => [item, "leave" as const]));
+    await saveTrips(tx, [{ ...known, picks: { ...known.picks, ...left } }]);
+    return true;
+  });
+  if (!isThere) return noTrip;
+  revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
+}

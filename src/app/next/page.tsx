@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { TripId, type Trip } from "@/core/model";
+import { expectedWorth } from "@/core/decide/worth";
+import { ESSENTIAL_JOBS } from "@/core/trade/jobs";
 import { planFor, type Plan } from "@/core/plan/plan";
 import { sayGap, sayShort, sayWearingOut, sayWhy } from "@/core/plan/words";
 import { saysToAdd } from "@/core/say/says-to-add";
@@ -20,6 +22,7 @@ import { countsAs } from "@/core/weighin/weigh-in";
 import { PageHead } from "@/ui/page-head";
 import { tripPath } from "@/ui/paths";
 import { readBook } from "../book";
+import { BestList } from "./best-list";
 import { PlanBoard } from "./plan-board";
 
 export const metadata: Metadata = { title: "Next trip" };
@@ -122,6 +125,14 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
           )}
         </section>
         <HowMuch plan={plan} trip={trip} units={units} />
+        {trip && (
+          <BestList
+            trip={trip.id}
+            things={weighed(plan)}
+            litres={pack?.ratings.volume ?? null}
+            units={units}
+          />
+        )}
         <WarmEnough plan={plan} trip={trip} units={units} />
         {plan.toAdd.length > 0 && (
           <section>
@@ -143,6 +154,23 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
     </>
   );
 }
+
+/** What counts as base weight and may go: what is worn goes whatever it weighs. */
+const weighed = ({ lines }: Plan) =>
+  lines
+    .filter(({ item, column }) => column !== "leave" && countsAs(item) === "base")
+    .map(({ item, chance }) => ({
+      id: item.id,
+      name: item.name,
+      grams: item.weight?.g ?? 0,
+      litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
+      worth: expectedWorth(item.consequence, chance),
+      jobs: [
+        ...item.jobs.filter((job) => ESSENTIAL_JOBS.has(job)),
+        ...(item.kind === "pack" ? (["carry"] as const) : []),
+      ],
+      needs: item.needs,
+    }));
 
 /** What stands first: jobs with nothing trusted, and what counts one short. */
 function First({ plan: { gaps, short } }: { plan: Plan }) {

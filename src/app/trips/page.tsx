@@ -23,6 +23,9 @@ export default async function TripsPage() {
                 Lists against lists
               </Link>
             )}
+            <Link href="/season" prefetch={false} className="btn">
+              Season
+            </Link>
             <Link href="/trips/nights" prefetch={false} className="btn">
               Nights
             </Link>

@@ -7,6 +7,10 @@ const CONSEQUENCE_GRAMS: Readonly<Record<Exclude<Consequence, "danger">, number>
   "trip-ending": 3000,
 };
 
+/** What a thing is expected to be worth on a trip, in grams its owner would carry for it; where weight does not decide, as if its lack ended the trip. */
+export const expectedWorth = (consequence: Consequence, chance: number): number =>
+  chance * CONSEQUENCE_GRAMS[consequence === "danger" ? "trip-ending" : consequence];
+
 /**
  * Expected worth on a trip ÷ weight: P(use) × consequence in grams ÷ grams carried. Below 1, leave it.
  *

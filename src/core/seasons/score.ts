@@ -1,0 +1,136 @@
+import { survey } from "../decide/case";
+import { openBook } from "../ledger/book";
+import type { Log, Mark, Trip } from "../model";
+import { judgeAll } from "../reasons/judge";
+import { inPlain } from "../trade/names";
+
+/** A chance that was said, and whether it happened. */
+interface Said {
+  readonly chance: number;
+  readonly happened: boolean;
+}
+
+/** Chances said between two bounds: how high on average, how many, and how often it happened. */
+export interface Bin {
+  readonly from: number;
+  readonly to: number;
+  readonly said: number;
+  readonly times: number;
+  readonly happened: number;
+}
+
+/** How what was said before each trip came out on it. */
+export interface Score {
+  /** Trips that it is reckoned over. */
+  readonly trips: number;
+  /** That a thing gives out on the trip, by the chance said. */
+  readonly givesOut: readonly Bin[];
+  /** Flagged as not to go out as it is, taken all the same: how many, and of these how many failed or were damaged. */
+  readonly flagged: number;
+  readonly flaggedFailed: number;
+  /** Not flagged, and failed. */
+  readonly unflagged: number;
+  readonly unflaggedFailed: number;
+  /** Told to leave and taken all the same: how many, and of these how many were used. */
+  readonly leftTaken: number;
+  readonly leftUsed: number;
+  /** Told to leave and left: how many, and of these how many were missed. */
+  readonly left: number;
+  readonly leftMissed: number;
+}
+
+/** The trips that the score looks back on: each is judged anew as it was on its first day. */
+const LOOKED_BACK = 12;
+const BOUNDS = [0, 0.02, 0.1, 0.3, 1] as const;
+
+const gaveOut = (mark: Mark) => mark.troubles.includes("failed") || mark.exit?.how === "worn out";
+
+/** The log as it was on the morning of a trip: what came later unsaid, and the trip itself only planned. */
+function asOf(log: Log, trip: Trip): Log {
+  const day = trip.starts;
+  return {
+    ...log,
+    items: log.items
+      .filter(({ acquired, state }) => state !== "wished" && (acquired === null || acquired <= day))
+      .map((item) =>
+        item.state !== "active" && (item.since ?? "") >= day
+          ? { ...item, state: "active", since: null }
+          : item,
+      ),
+    trips: [
+      ...log.trips.filter(({ id, ends, planned }) => id !== trip.id && !planned && ends < day),
+      {
+        ...trip,
+        planned: true,
+        carries: trip.carries.map((carry) => ({ ...carry, mark: null })),
+        missed: [],
+        felt: [],
+        lines: [],
+      },
+    ],
+    entries: log.entries.filter(({ on }) => on < day),
+    rulings: log.rulings.filter(({ on }) => on < day),
+  };
+}
+
+/** Keeps the engine's own score: what it would have said on the morning of each of the last trips, against what happened. */
+export function scoreOf(log: Log, today: string): Score {
+  const walked = log.trips
+    .filter(
+      ({ planned, starts, carries }) =>
+        !planned && starts <= today && carries.some(({ mark }) => mark !== null),
+    )
+    .toSorted((a, b) => (a.starts < b.starts ? -1 : 1));
+  const looked = walked.slice(1).slice(-LOOKED_BACK);
+  const said: Said[] = [];
+  const sum = {
+    flagged: 0,
+    flaggedFailed: 0,
+    unflagged: 0,
+    unflaggedFailed: 0,
+    leftTaken: 0,
+    leftUsed: 0,
+    left: 0,
+    leftMissed: 0,
+  };
+  for (const trip of looked) {
+    const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
+    const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
+    for (const { case: one, verdicts } of judgeAll(survey(openBook(asOf(log, trip), trip.starts)))) {
+      const mark = marks.get(one.item.id);
+      const [lead] = verdicts;
+      const leaves = lead.verb === "drop" && lead.sureness !== "leaning" && !lead.done;
+      if (mark) {
+        if (one.left && one.left.nextTrip > 0)
+          said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
+        const isFlagged = (lead.verb === "replace" || lead.verb === "repair") && lead.urgency !== "watch";
+        const went = mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark);
+        if (isFlagged) [sum.flagged, sum.flaggedFailed] = [sum.flagged + 1, sum.flaggedFailed + Number(went)];
+        else [sum.unflagged, sum.unflaggedFailed] = [sum.unflagged + 1, sum.unflaggedFailed + Number(went)];
+        if (leaves)
+          [sum.leftTaken, sum.leftUsed] = [sum.leftTaken + 1, sum.leftUsed + Number(mark.use === "used")];
+      } else if (leaves && one.standing === "active") {
+        sum.left += 1;
+        if (missed.has(inPlain(one.item.name))) sum.leftMissed += 1;
+      }
+    }
+  }
+  return { trips: looked.length, givesOut: binned(said), ...sum };
+}
+
+function binned(said: readonly Said[]): Bin[] {
+  return BOUNDS.slice(1).flatMap((to, n): Bin[] => {
+    const from = BOUNDS[n]!;
+    const these = said.filter(({ chance }) => chance >= from && (chance < to || to === 1));
+    if (these.length === 0) return [];
+    return [
+      {
+        from,
+        to,
+        times: these.length,
+        said: these.reduce((sum, { chance }) => sum + chance, 0) / these.length,
+        happened: these.filter(({ happened }) => happened).length,
+      },
+    ];
+  });
+}
