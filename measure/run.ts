@@ -5,7 +5,12 @@ import { PGlite } from "@electric-sql/pglite";
 import { sheetOf } from "@/app/(tally)/sheet-of";
 import { questionsAfter } from "@/core/ask/questions";
 import { openBook, withMark, type Book } from "@/core/ledger/book";
-import { LegId, Mark, type WholeLog } from "@/core/model";
+import { compareLists, listOf } from "@/core/compare/lists";
+import { FeltNight, ItemId, JOBS, LegId, Mark, Supply, type WholeLog } from "@/core/model";
+import { bestWithin } from "@/core/plan/best";
+import { planFor } from "@/core/plan/plan";
+import { sleepOf } from "@/core/weighin/sleep";
+import { supplyUses } from "@/core/weighin/supplies";
 import { survey } from "@/core/decide/case";
 import { judge, judgeAll, rejudge } from "@/core/reasons/judge";
 import { whatIf } from "@/core/reasons/what-if";
@@ -18,6 +23,7 @@ import { parseXml, readGpx } from "@/formats/gpx";
 import { ensureBuild } from "../scripts/setup.mjs";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
 import type { Page } from "playwright-core";
+import { seeded } from "../tests/seeded";
 import { madeUpLog } from "./made-up-log";
 
 const ITEMS = 300;
@@ -123,10 +129,66 @@ async function speedOfJudgement(folder: string): Promise<string> {
     () => whatIf(surveyed, judgements, { school: "lean" }),
     "–",
   );
+  await speedOfNumbers(book, aggregate);
   const snapshot = path.join(folder, "big.tar");
   await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
   await store.close();
   return snapshot;
+}
+
+/** The sums of a trip, of all trips, and of the next: lists against lists, the owner's rates and beds, the plan, the best list. */
+async function speedOfNumbers(book: Book, aggregate: () => unknown): Promise<void> {
+  const random = seeded(5);
+  const felts = ["cool", "right", "warm"] as const;
+  // Every trip tells of its supplies, and of two nights in a bed.
+  const bed = book.items.find(({ kind }) => kind === "quilt")!.id;
+  const told: Book = {
+    ...book,
+    outings: book.outings.map((outing) => ({
+      ...outing,
+      trip: {
+        ...outing.trip,
+        supplies: ["gas", "food"].map((what) =>
+          Supply.parse({ what, unit: "g", out: 300, back: Math.round(random() * 200) }),
+        ),
+        felt: felts
+          .slice(0, 2)
+          .map((felt) => FeltNight.parse({ low: Math.round(random() * 12 - 3), felt, slept: [bed] })),
+      },
+    })),
+  };
+  await against(
+    aggregate,
+    `the owner's rates and beds, from ${TRIPS} trips`,
+    () => [supplyUses(told), sleepOf(told)],
+    "≤ 2 ×",
+  );
+  const [first, last] = [book.outings[0]!.trip, book.outings.at(-1)!.trip];
+  const list = await median(() => compareLists(listOf(first, book.item), listOf(last, book.item)));
+  console.log(
+    `${`a list of ${ITEMS} things against another`.padEnd(58)} ${list.toFixed(1).padStart(6)} ms   aim ≤ 50 ms`,
+  );
+  await against(
+    aggregate,
+    `the plan for ${ITEMS} things, judged anew for it`,
+    () => planFor(book, null),
+    "–",
+  );
+  const things = Array.from({ length: 150 }, (_, n) => ({
+    id: ItemId.parse(`thing-${n}`),
+    grams: Math.round(10 + random() * 600),
+    litres: Math.round(random() * 30) / 10,
+    worth: Math.round(random() * 1000),
+    jobs: n % 11 === 0 ? [JOBS[n % JOBS.length]!] : [],
+    needs: n % 9 === 0 && n > 0 ? [ItemId.parse(`thing-${n - 1}`)] : [],
+  }));
+  const half = things.reduce((sum, { grams }) => sum + grams, 0) / 2;
+  const within = { grams: half, litres: 150 };
+  const best = await median(() => bestWithin(things, within), 5);
+  const found = bestWithin(things, within);
+  console.log(
+    `${"the best list of 150 things within a weight".padEnd(58)} ${best.toFixed(0).padStart(6)} ms   ${found.fits && found.proved ? "proved" : "NOT proved"}   aim ≤ 2000 ms`,
+  );
 }
 
 /** A trip holds two thousand things at most: of five thousand, a third goes along on each. */

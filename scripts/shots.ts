@@ -19,16 +19,9 @@ interface Shot {
 
 const SHOTS: readonly Shot[] = [
   { name: "tally", path: "/", size: DESK },
-  { name: "tally-dark", path: "/", size: DESK, dark: true },
   { name: "tally-phone", path: "/", size: PHONE },
   { name: "unpack", path: "/unpack/sunder-crossing-2026-07-11", size: DESK },
   { name: "unpack-phone", path: "/unpack/sunder-crossing-2026-07-11", size: PHONE },
-  {
-    name: "look-back",
-    path: "/unpack/sunder-crossing-2026-07-11",
-    size: DESK,
-    open: (page) => page.locator("#look-back").evaluate((section) => section.scrollIntoView()),
-  },
   { name: "verdicts", path: "/verdicts", size: DESK },
   { name: "verdicts-phone", path: "/verdicts", size: PHONE },
   {
@@ -42,43 +35,9 @@ const SHOTS: readonly Shot[] = [
       await slip.evaluate((article) => article.scrollIntoView());
     },
   },
-  {
-    name: "what-if",
-    path: "/verdicts",
-    size: DESK,
-    open: async (page) => {
-      await page.getByText("What if …").click();
-      await page.getByLabel("Next trip, days").fill("21");
-      await page.getByLabel("Next trip, km").fill("400");
-      await page.getByText(/verdicts? changes?/).waitFor();
-    },
-  },
   { name: "item", path: "/item/trail-shoes-pair-3", size: DESK },
-  { name: "trips", path: "/trips", size: DESK },
   { name: "trip", path: "/trips/the-long-quill-2025-06-07", size: DESK },
-  { name: "new-trip", path: "/trips/new", size: DESK },
-  {
-    name: "compare",
-    path: "/trips/compare?a=hask-plateau-2025-01-25&b=saltpan-again-2026-09-12",
-    size: DESK,
-  },
   { name: "shelf", path: "/shelf", size: DESK },
-  {
-    name: "import",
-    path: "/shelf/import",
-    size: DESK,
-    open: async (page) => {
-      await page
-        .getByLabel("Or paste it here")
-        .fill(
-          "My kit\nItem,Category,Weight (oz),Qty\nSLEEP\nBivvy bag,sleep,21.5,1\nSit mat,sleep,soft,1\nPegs,shelter,0.4,6\nTOTAL,,22",
-        );
-      await page.getByText(/be read/).scrollIntoViewIfNeeded();
-      await page
-        .getByRole("region", { name: "What it comes to" })
-        .evaluate((table) => table.scrollIntoView({ block: "end" }));
-    },
-  },
   {
     name: "trail-phone",
     path: "/trail",
@@ -92,6 +51,13 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel("What happened").fill("second head torch died, km 41");
     },
   },
+  { name: "bench", path: "/bench", size: DESK },
+  { name: "next", path: "/next", size: DESK },
+  { name: "next-phone", path: "/next", size: PHONE },
+  { name: "weigh-in", path: "/trips/the-long-quill-2025-06-07/weigh-in", size: DESK },
+  { name: "nights", path: "/trips/nights?low=-3", size: DESK },
+  { name: "supplies", path: "/trips/supplies?dry=20", size: DESK },
+  { name: "season", path: "/season", size: DESK },
   { name: "settings", path: "/settings", size: DESK },
 ];
 

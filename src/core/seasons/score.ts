@@ -11,7 +11,7 @@ interface Said {
 }
 
 /** Chances said between two bounds: how high on average, how many, and how often it happened. */
-export interface Bin {
+interface Bin {
   readonly from: number;
   readonly to: number;
   readonly said: number;
