@@ -134,3 +134,38 @@ test("what was missed is a slip like the others: argued, done without, taken bac
     expect(faults).toEqual([]);
     await page.close();
   }));
+
+test("two tabs: a form older than what is kept says so before it takes its place", () =>
+  withApp("demo", async (app) => {
+    const open = async (at: string) => (await openPage(browser, `${app.url}${at}`)).page;
+    for (const [at, field, kept] of [
+      [
+        "/item/boots/edit",
+        "Pieces",
+        async () => (await exported(app)).items.find(({ id }) => id === "boots")!,
+      ],
+      [
+        "/trips/low-fells-2025-08-30/edit",
+        "Name",
+        async () => (await exported(app)).trips.find(({ id }) => id === "low-fells-2025-08-30")!,
+      ],
+    ] as const) {
+      const [older, newer] = [await open(at), await open(at)];
+      await newer.getByLabel("Note", { exact: true }).fill("said in the other tab");
+      await newer.getByRole("button", { name: "Save", exact: true }).click();
+      await expect
+        .poll(async () => (await kept()) as unknown)
+        .toMatchObject({ note: "said in the other tab" });
+      await older.getByLabel(field, { exact: true }).fill(field === "Pieces" ? "2" : "Low fells again");
+      await older.getByRole("button", { name: "Save", exact: true }).click();
+      await older.getByText("It was changed elsewhere since this form was opened (note).").waitFor();
+      // Nothing is done until it is answered, and what was typed stands.
+      expect((await kept()) as unknown).toMatchObject({ note: "said in the other tab" });
+      expect(await older.getByLabel(field, { exact: true }).inputValue()).not.toBe("");
+      await older.getByRole("button", { name: "Yes, save it" }).click();
+      await expect
+        .poll(async () => (await kept()) as unknown)
+        .toMatchObject(field === "Pieces" ? { pieces: 2 } : { name: "Low fells again" });
+      await Promise.all([older.close(), newer.close()]);
+    }
+  }));

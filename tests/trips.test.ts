@@ -89,7 +89,7 @@ test("days that another walk has are asked about, not refused; the same walk twi
     await page.getByText(/is in the log already/).waitFor();
     await fill("A day beside it", "2026-09-13", "2026-09-14");
     await page.getByRole("button", { name: "Save, and unpack" }).click();
-    await page.getByRole("button", { name: "Yes, keep both" }).click();
+    await page.getByRole("button", { name: "Yes, save it" }).click();
     await page.getByText("Nothing was packed").waitFor();
     expect((await exported(app)).trips.filter(({ name }) => name === "A day beside it")).toHaveLength(1);
     await page.close();

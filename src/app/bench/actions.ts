@@ -55,7 +55,8 @@ export async function saveTask(raw: Record<string, unknown>): Promise<Answer> {
 export const tickTask = async (task: Task, isDone: boolean): Promise<Answer> =>
   saveTask({ ...task, done: isDone ? today() : null });
 
-export async function deleteTask(id: string): Promise<void> {
+export async function deleteTask(id: string): Promise<Answer> {
   await removeTask(await store(), id);
   revalidatePath("/", "layout");
+  return { ok: true, value: undefined };
 }

@@ -1,28 +1,13 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useTransition } from "react";
-import { toast } from "sonner";
 import type { Task } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
-import { tellOtherTabs } from "@/ui/other-tabs";
+import { useDoing } from "@/ui/use-doing";
 import { deleteTask, saveTask, tickTask } from "./actions";
 
 /** A job of the owner's own: ticked when it is done, with undo. */
 export function TaskLine({ task, thing, late }: { task: Task; thing: string | null; late: boolean }) {
-  const router = useRouter();
-  const [busy, start] = useTransition();
-  const run = (action: () => Promise<unknown>, says: string, back: () => Promise<unknown>) =>
-    start(async () => {
-      const failed = await action().then(
-        () => false,
-        () => true,
-      );
-      if (failed) return void toast.error("Not saved: the server can’t be reached.");
-      tellOtherTabs();
-      router.refresh();
-      toast(says, { action: { label: "Undo", onClick: () => void back().then(() => router.refresh()) } });
-    });
+  const { busy, run } = useDoing();
   return (
     <li className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
       <span className="flex-1">
@@ -37,11 +22,10 @@ export function TaskLine({ task, thing, late }: { task: Task; thing: string | nu
         className="btn btn-small"
         disabled={busy}
         onClick={() =>
-          run(
-            () => tickTask(task, true),
-            `${task.what}: done`,
-            () => tickTask(task, false),
-          )
+          run(() => tickTask(task, true), {
+            says: () => `${task.what}: done`,
+            undo: () => tickTask(task, false),
+          })
         }
       >
         Done<span className="sr-only">: {task.what}</span>
@@ -51,11 +35,10 @@ export function TaskLine({ task, thing, late }: { task: Task; thing: string | nu
         className="btn btn-plain"
         disabled={busy}
         onClick={() =>
-          run(
-            () => deleteTask(task.id),
-            `${task.what}: taken off`,
-            () => saveTask({ ...task }),
-          )
+          run(() => deleteTask(task.id), {
+            says: () => `${task.what}: taken off`,
+            undo: () => saveTask({ ...task }),
+          })
         }
       >
         Take off<span className="sr-only"> {task.what}</span>

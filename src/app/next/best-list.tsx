@@ -1,14 +1,12 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useRef, useState, useTransition } from "react";
-import { toast } from "sonner";
+import { useRef, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import type { Best, Candidate } from "@/core/plan/best";
 import { parseMass } from "@/core/units/quantity";
 import { count, listWords, percent, sayMass, type Units } from "@/core/units/speak";
 import { Field } from "@/ui/field";
-import { tellOtherTabs } from "@/ui/other-tabs";
+import { useDoing } from "@/ui/use-doing";
 import { leaveOut } from "./actions";
 
 /** A thing of the base weight, as the search weighs it. */
@@ -27,13 +25,12 @@ export function BestList({
   litres: number | null;
   units: Units;
 }) {
-  const router = useRouter();
   const worker = useRef<Worker>(null);
   const [typed, setTyped] = useState("");
   const [wrong, setWrong] = useState<string>();
   const [searching, setSearching] = useState(false);
   const [best, setBest] = useState<Best>();
-  const [busy, start] = useTransition();
+  const { busy, run } = useDoing();
   const stop = () => {
     worker.current?.terminate();
     worker.current = null;
@@ -70,17 +67,11 @@ export function BestList({
   const all = things.reduce((sum, { worth }) => sum + worth, 0);
   const left = best?.fits ? things.filter(({ id }) => !best.taken.includes(id)) : [];
   const apply = (out: readonly ItemId[]) =>
-    start(async () => {
-      const answer = await leaveOut(trip, out).catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
-      tellOtherTabs();
-      router.refresh();
-      setBest(undefined);
-      toast(`${count(out.length, "thing")} left out`);
-    });
+    run(
+      () => leaveOut(trip, out),
+      { says: () => `${count(out.length, "thing")} left out` },
+      () => setBest(undefined),
+    );
   return (
     <section aria-label="The best list within a weight" className="no-print">
       <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">The best list within a weight</h2>

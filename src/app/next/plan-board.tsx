@@ -1,14 +1,12 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useOptimistic, useState, useTransition } from "react";
-import { toast } from "sonner";
+import { useOptimistic, useState } from "react";
 import type { ItemId, Load, Moved, Stow, TripId } from "@/core/model";
 import { COLUMNS, type Column } from "@/core/plan/columns";
 import { count, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
 import { Figure } from "@/ui/figure";
-import { tellOtherTabs } from "@/ui/other-tabs";
 import { itemPath } from "@/ui/paths";
+import { useDoing } from "@/ui/use-doing";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { move, packList } from "./actions";
 
@@ -55,8 +53,7 @@ const goes = ({ column }: BoardLine) => column === "take" || column === "not rea
 
 /** The list for a trip in four columns; a thing is moved by its button, by drag, or by t and l; the figures follow at once. */
 export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoardProps) {
-  const router = useRouter();
-  const [busy, start] = useTransition();
+  const { busy, run } = useDoing();
   const [shown, showMoved] = useOptimistic(lines, (before, { id, to }: { id: ItemId; to: Moved | null }) =>
     before.map((line) =>
       line.id === id ? { ...line, column: columnOf(line, to), why: to ? "Your word." : line.why } : line,
@@ -67,16 +64,11 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
     if (!trip || ((to === "leave") === (line.column === "leave") && line.column !== "take if")) return;
     // Back where it stood by itself, it is no longer the owner's word.
     const isOwn = (to === "leave") === (line.own === "leave") && line.own !== "take if";
-    start(async () => {
-      showMoved({ id: line.id, to: isOwn ? null : to });
-      const answer = await move(trip, line.id, isOwn ? null : to).catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
-      tellOtherTabs();
-      router.refresh();
-    });
+    run(
+      () => move(trip, line.id, isOwn ? null : to),
+      undefined,
+      () => showMoved({ id: line.id, to: isOwn ? null : to }),
+    );
   };
   const along = shown.filter(goes);
   const sum = (some: readonly BoardLine[]) => some.reduce((all, { grams }) => all + (grams ?? 0), 0);
@@ -84,19 +76,14 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
   const base = load("base");
   const onBack = base + load("consumable") + load("hobby");
   const pack = () =>
-    start(async () => {
-      const answer = await packList(
-        trip!,
-        along.map(({ id }) => id),
-      ).catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
-      tellOtherTabs();
-      router.refresh();
-      toast(`${count(along.length, "thing")} on the list of the trip`);
-    });
+    run(
+      () =>
+        packList(
+          trip!,
+          along.map(({ id }) => id),
+        ),
+      { says: () => `${count(along.length, "thing")} on the list of the trip` },
+    );
   const isListed = listed.length === along.length && along.every(({ id }) => listed.includes(id));
   return (
     <>

@@ -1,10 +1,7 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useTransition } from "react";
-import { toast } from "sonner";
 import type { ItemId } from "@/core/model";
-import { tellOtherTabs } from "@/ui/other-tabs";
+import { useDoing } from "@/ui/use-doing";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";
 
 /** Looked at, and sound; or something is wrong with it, which becomes damage at once. Both with undo. */
@@ -19,24 +16,9 @@ export function Tick({
   done: boolean;
   today: string;
 }) {
-  const router = useRouter();
-  const [busy, start] = useTransition();
+  const { busy, run } = useDoing();
   const log = (what: "check" | "damage", says: string) =>
-    start(async () => {
-      const answer = await logEntry({ item, on: today, what }).catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
-      tellOtherTabs();
-      router.refresh();
-      toast(says, {
-        action: {
-          label: "Undo",
-          onClick: () => void takeEntryBack(answer.value).then(() => router.refresh()),
-        },
-      });
-    });
+    run(() => logEntry({ item, on: today, what }), { says: () => says, undo: takeEntryBack });
   return done ? (
     <span className="text-sm text-leaf">looked at</span>
   ) : (

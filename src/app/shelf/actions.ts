@@ -12,6 +12,7 @@ import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
 import { readSettings, saveSettings } from "@/data/settings";
+import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { today } from "../book";
 
@@ -65,10 +66,17 @@ export async function takeLineBack(id: ItemId, older: z.input<typeof Item> | nul
   return answer.ok && older ? saveItem(older, true) : answer;
 }
 
-/** Saves what the item form says; `raw` has the shape of an item in a file. */
-export async function saveItem(raw: unknown, sure: boolean): Promise<Answer> {
+/**
+ * Saves what the item form says; `raw` has the shape of an item in a file.
+ *
+ * @param seen the thing as it was when the form was opened; what was changed elsewhere since is asked about
+ */
+export async function saveItem(raw: unknown, sure: boolean, seen?: z.input<typeof Item>): Promise<Answer> {
   const item = Item.safeParse(raw);
   if (!item.success) return refuse(byField(item.error));
+  const now = seen && !sure ? await findItem(await store(), item.data.id) : null;
+  const elsewhere = seen && now ? changedSince(seen, Item.encode(now)) : [];
+  if (elsewhere.length > 0) return { ok: false, fields: {}, ask: askAbout(elsewhere) };
   const [problem] = itemProblems(item.data);
   if (problem) return refuse({ [problem.path.join(".")]: problem.message });
   const ask = sure ? null : oddOf(item.data);

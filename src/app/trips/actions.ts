@@ -14,18 +14,26 @@ import type { Db } from "@/data/db";
 import { allItems, findItem } from "@/data/items";
 import { saveTracks } from "@/data/tracks";
 import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
+import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer } from "@/ui/answer";
+import { seenOf, type Seen } from "./seen";
 import { today } from "../book";
 
 const TripHead = Trip.omit({ carries: true });
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 
-/** Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of things taken off the list go. */
+/**
+ * Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of things taken off the
+ * list go.
+ *
+ * @param seen what `seenOf` told of it when the form was opened; what was changed elsewhere since is asked about
+ */
 export async function saveTrip(
   raw: Record<string, unknown>,
   packed: z.input<typeof Packed>,
   rawTrack: Omit<Track, "trip"> | null,
   sure: boolean,
+  seen?: Seen | null,
 ): Promise<Answer<TripId>> {
   const db = await store();
   const others = await allTrips(db);
@@ -43,6 +51,9 @@ export async function saveTrip(
   });
   if (!parsed.success) return refuse(byField(parsed.error));
   const trip = parsed.data;
+  const now = seen && known && !sure ? seenOf(known, await carriesOf(db, { trip: id })) : null;
+  const elsewhere = seen && now ? changedSince(seen, now) : [];
+  if (elsewhere.length > 0) return { ok: false, fields: {}, ask: askAbout(elsewhere) };
   const problems = [...tripProblems(trip), ...legProblems(trip), ...legNightProblems(trip)];
   if (problems.length)
     return refuse(

@@ -16,6 +16,7 @@ import { deleteTrip, saveTrip } from "./actions";
 import { AskWeather } from "./ask-weather";
 import { LegDetails } from "./leg-details";
 import { Packing } from "./packing";
+import type { Seen } from "./seen";
 import { Strengths } from "./strengths";
 import { TrackReader, type Walk } from "./track-reader";
 import { blankLeg, legsOf, toPacked, toTrip, type Packable, type TripValues } from "./trip-form-values";
@@ -39,6 +40,8 @@ const DRAFT = "nettle-new-trip";
 
 interface TripFormProps {
   readonly id?: TripId;
+  /** The trip as it was when the form was opened; left out for a new one. */
+  readonly seen?: Seen;
   readonly values: TripValues;
   readonly shelf: readonly Packable[];
   /** The last trip's list, to start from. */
@@ -59,12 +62,12 @@ const byFormField = (answer: Answer<TripId>): Answer<TripId> =>
         ),
       };
 
-export function TripForm({ id, values, shelf, last, units, places }: TripFormProps) {
+export function TripForm({ id, seen, values, shelf, last, units, places }: TripFormProps) {
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
     values,
     async (typed, sure) =>
-      byFormField(await saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure)),
+      byFormField(await saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure, seen)),
     (saved, { getValues }) => {
       forgetDraft(DRAFT);
       tellOtherTabs();
@@ -269,7 +272,7 @@ export function TripForm({ id, values, shelf, last, units, places }: TripFormPro
         <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">
           {ask}{" "}
           <button type="button" className="btn" onClick={submit(true)}>
-            Yes, keep both
+            Yes, save it
           </button>
         </p>
       )}

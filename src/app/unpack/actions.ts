@@ -2,7 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { intoMark, intoNight } from "@/core/field/into-debrief";
+import { boiledWith, intoMark, intoNight } from "@/core/field/into-debrief";
 import { parseFieldLine } from "@/core/field/parse-field-line";
 import { tripProblems } from "@/core/ledger/check";
 import { Item, ItemId, LegId, Mark, TripId } from "@/core/model";
@@ -86,6 +86,7 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
   const next = {
     ...known,
     felt: understood.as === "night" ? [...known.felt, intoNight(understood)] : known.felt,
+    boiled: boiledWith(known.boiled, understood),
   };
   const [problem] = tripProblems(next);
   if (problem) return refuse({ "": problem.message });
@@ -99,23 +100,25 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
     if (!answer.ok) return answer;
   }
   const item = understood.as === "mark" || understood.as === "amount" ? understood.item : null;
-  const carry = carries.find((each) => each.item === item) ?? null;
-  await db.transaction(async (tx) => {
+  const carry = await db.transaction(async (tx) => {
+    // Read here: a mark made meanwhile is added to, not put back to what it was.
+    const there = (await carriesOf(tx, { trip: known.id })).find((each) => each.item === item) ?? null;
     await saveTrips(tx, [next]);
     await setTaken(tx, known.id, line.id, true);
     if (item && understood.as === "mark")
       await saveCarries(tx, known.id, [
         {
           item,
-          legs: carry?.legs ?? null,
-          shared: carry?.shared ?? null,
-          mark: intoMark(carry?.mark ?? null, understood, line.text, known.legs),
+          legs: there?.legs ?? null,
+          shared: there?.shared ?? null,
+          mark: intoMark(there?.mark ?? null, understood, line.text, known.legs),
         },
       ]);
-    else if (carry?.mark)
+    else if (there?.mark)
       await saveCarries(tx, known.id, [
-        { ...carry, mark: { ...carry.mark, note: [carry.mark.note, line.text].filter(Boolean).join("; ") } },
+        { ...there, mark: { ...there.mark, note: [there.mark.note, line.text].filter(Boolean).join("; ") } },
       ]);
+    return there;
   });
   revalidatePath("/", "layout");
   const before = carry?.mark ? Mark.encode(carry.mark) : null;

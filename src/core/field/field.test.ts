@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { Leg, Mark, type Item, type ItemId } from "../model";
 import { sayUnderstood } from "../say/field-line";
-import { intoMark } from "./into-debrief";
+import { boiledWith, intoMark } from "./into-debrief";
 import { parseFieldLine, type Named } from "./parse-field-line";
 
 const thing = (id: string, name: string, kind: string): Named => ({ id: id as ItemId, name, kind }) as Item;
@@ -137,4 +137,14 @@ describe("what a line becomes at the debrief", () => {
     });
     expect(into(known, "torch sent home")).toMatchObject({ use: "hardly", exit: { how: "sent home" } });
   });
+});
+
+test("litres boiled add up; grams, and what is left, are none", () => {
+  const amount = (how: "boiled" | "left", value: number, unit: string) =>
+    ({ as: "amount", how, amount: value, unit, item: null }) as const;
+  expect(boiledWith(null, amount("boiled", 1.2, "L"))).toBe(1.2);
+  expect(boiledWith(1.2, amount("boiled", 500, "ml"))).toBe(1.7);
+  expect(boiledWith(1.2, amount("boiled", 500, "g"))).toBe(1.2);
+  expect(boiledWith(1.2, amount("left", 2, "L"))).toBe(1.2);
+  expect(boiledWith(null, { as: "note" })).toBeNull();
 });

@@ -1,4 +1,5 @@
 import { endsOf } from "../ledger/stretches";
+import { inBaseUnit } from "../units/quantity";
 import { Mark, type FeltNight, type Leg } from "../model";
 import type { Understood } from "./parse-field-line";
 
@@ -39,3 +40,10 @@ export const intoNight = ({ low, felt, slept }: Extract<Understood, { as: "night
   felt,
   slept: [...slept],
 });
+
+/** Litres boiled on a trip, with those of a line that tells of some; other amounts change nothing. */
+export function boiledWith(boiled: number | null, said: Understood): number | null {
+  if (said.as !== "amount" || said.how !== "boiled") return boiled;
+  const { value, unit } = inBaseUnit(said.amount, said.unit);
+  return unit === "L" ? Math.round(((boiled ?? 0) + value) * 100) / 100 : boiled;
+}

@@ -53,8 +53,10 @@ export function useScale(port: ScalePort): {
     );
   }, [port, take]);
   useEffect(() => () => void port.close(), [port]);
+  /** What lay there before is no reading of what lies there now. */
   const forget = () => {
     readings.current = [];
+    setState((was) => (was.is === "settled" ? { is: "moving", grams: was.grams } : was));
   };
   return {
     state,

@@ -1,10 +1,7 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useTransition } from "react";
-import { toast } from "sonner";
 import type { ItemId } from "@/core/model";
-import { tellOtherTabs } from "@/ui/other-tabs";
+import { useDoing } from "@/ui/use-doing";
 import { buyWish, restoreItems, takeWishBack } from "../actions";
 
 /** A wish that came true, or is given up; both with undo. */
@@ -17,24 +14,9 @@ export function WishButtons({
   name: string;
   present: { readonly name: string } | null;
 }) {
-  const router = useRouter();
-  const [busy, start] = useTransition();
-  const run = (action: () => ReturnType<typeof buyWish>, says: string) =>
-    start(async () => {
-      const answer = await action().catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
-      tellOtherTabs();
-      router.refresh();
-      toast(says, {
-        action: {
-          label: "Undo",
-          onClick: () => void restoreItems(answer.value).then(() => router.refresh()),
-        },
-      });
-    });
+  const { busy, run } = useDoing();
+  const does = (action: () => ReturnType<typeof buyWish>, says: string) =>
+    run(action, { says: () => says, undo: restoreItems });
   return (
     <div className="flex flex-wrap items-start gap-2">
       <button
@@ -42,7 +24,7 @@ export function WishButtons({
         className="btn"
         disabled={busy}
         onClick={() =>
-          run(
+          does(
             () => buyWish(wish, true),
             present ? `${name} is on the shelf, and ${present.name} retired` : `${name} is on the shelf`,
           )
@@ -56,7 +38,7 @@ export function WishButtons({
           type="button"
           className="btn btn-plain"
           disabled={busy}
-          onClick={() => run(() => buyWish(wish, false), `${name} is on the shelf; ${present.name} stays`)}
+          onClick={() => does(() => buyWish(wish, false), `${name} is on the shelf; ${present.name} stays`)}
         >
           Bought beside it<span className="sr-only">: {name}</span>
         </button>
@@ -65,7 +47,7 @@ export function WishButtons({
         type="button"
         className="btn btn-plain"
         disabled={busy}
-        onClick={() => run(() => takeWishBack(wish), `${name} is off the wish list`)}
+        onClick={() => does(() => takeWishBack(wish), `${name} is off the wish list`)}
       >
         Take off<span className="sr-only"> {name}</span>
       </button>

@@ -105,7 +105,14 @@ export default async function TripPage({ params }: Asked) {
       </PageHead>
       <dl className="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-rule py-3 sm:grid-cols-5">
         <Figure name="walked">{sayDistance(outing.metres, units)}</Figure>
-        <Figure name="nights">{outing.nights}</Figure>
+        <Figure name="nights">
+          {outing.nights}
+          {outing.days - 1 > outing.nights && (
+            <span className="block font-sans text-sm text-muted">
+              and {outing.days - 1 - outing.nights} under a roof
+            </span>
+          )}
+        </Figure>
         <Figure name="base weight">
           {sayMass(
             load((item) => countsAs(item) === "base"),

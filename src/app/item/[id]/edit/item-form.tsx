@@ -235,7 +235,7 @@ export function ItemForm({
   const router = useRouter();
   const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
     toValues(item, units),
-    async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item, units), sure)),
+    async (values, sure) => byFormField(await saveItem(toItem(item.id, values, item, units), sure, item)),
     (_, saved) => {
       tellOtherTabs();
       router.push(saved.getValues("state") === "wished" ? "/shelf/wishes" : itemPath(item.id));

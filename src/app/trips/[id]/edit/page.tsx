@@ -6,6 +6,7 @@ import { store } from "@/data/connection";
 import { findTrip } from "@/data/trips";
 import { PageHead } from "@/ui/page-head";
 import { readBook } from "../../../book";
+import { seenOf } from "../../seen";
 import { TripForm } from "../../trip-form";
 import { packable, tripValues } from "../../trip-values";
 import { idIn } from "@/app/id-in";
@@ -26,6 +27,7 @@ export default async function EditTripPage({ params }: { params: Promise<{ id: s
       <TripForm
         places={weatherDesk.places}
         id={id}
+        seen={seenOf(trip, carries)}
         values={tripValues(trip, carries, book.settings.units)}
         shelf={packable(book, carries)}
         last={null}

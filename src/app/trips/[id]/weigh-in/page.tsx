@@ -32,8 +32,8 @@ const SORTS: readonly (readonly [Exclude<keyof LegLoad, "leg">, string])[] = [
   ["base", "base"],
   ["consumable", "used up"],
   ["hobby", "hobby"],
-  ["worn", "worn"],
   ["supplies", "food and water"],
+  ["worn", "worn, not on the back"],
 ];
 
 /** What a trip's pack weighed, leg by leg; against what the pack carries well, its room, and the scale. */

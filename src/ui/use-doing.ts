@@ -1,0 +1,40 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useTransition } from "react";
+import { toast } from "sonner";
+import type { Answer } from "./answer";
+import { tellOtherTabs } from "./other-tabs";
+
+/** What is said of a thing done, and how it is taken back. */
+interface Told<T> {
+  readonly says: (value: T) => string;
+  readonly undo?: (value: T) => Promise<unknown>;
+}
+
+/** Does what was pressed: says what came of it, with its undo, or what stood against it; pages here and in other tabs follow. */
+export function useDoing() {
+  const router = useRouter();
+  const [busy, start] = useTransition();
+  /** @param first what shows at once, before the answer */
+  const run = <T>(action: () => Promise<Answer<T>>, told?: Told<T>, first?: () => void) =>
+    start(async () => {
+      first?.();
+      const answer = await action().catch(() => null);
+      if (!answer?.ok)
+        return void toast.error(
+          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
+        );
+      tellOtherTabs();
+      router.refresh();
+      if (!told) return;
+      const { says, undo } = told;
+      toast(
+        says(answer.value),
+        undo && {
+          action: { label: "Undo", onClick: () => void undo(answer.value).then(() => router.refresh()) },
+        },
+      );
+    });
+  return { busy, run };
+}
