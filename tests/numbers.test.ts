@@ -152,7 +152,7 @@ test("the scale: live, taken with one key, one thing after another; tare, too mu
     await page.getByRole("button", { name: "Too much on it" }).click();
     await page.getByText(/^Too heavy/).waitFor();
     // What has not settled is not taken.
-    await page.keyboard.press("Enter");
+    await page.getByRole("button", { name: /^Take it/ }).click();
     await page.getByText(/not settled yet/).waitFor();
     await page.getByRole("button", { name: "Unplug it" }).click();
     await page.getByText("Nothing half-taken was kept").waitFor();

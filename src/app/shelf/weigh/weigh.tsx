@@ -93,8 +93,9 @@ export function Weigh({ things, units }: { things: readonly Thing[]; units: Unit
   };
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-    const isButton = event.target instanceof HTMLButtonElement;
-    if (event.key === "Enter" && isOn && !isButton) take();
+    // On a button beside the number Enter presses that; on a line of the list it takes the reading.
+    const isPress = event.target instanceof HTMLButtonElement && event.target.closest("section") !== null;
+    if (event.key === "Enter" && isOn && !isPress) take();
     else if (event.key === "ArrowDown" || event.key === "j") go(at + 1);
     else if (event.key === "ArrowUp" || event.key === "k") go(at - 1);
     else if (event.key === "t" && isOn) liftAndTare();
