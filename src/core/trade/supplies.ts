@@ -54,6 +54,9 @@ const JOULES_PER_GRAM_GAS = 46_000;
 /** No burner boils a litre from 10 °C on less gas than this, in grams. */
 export const LEAST_GAS_PER_LITRE = JOULES_TO_BOIL / JOULES_PER_GRAM_GAS;
 
+/** Room that a kilogram of food takes in a pack, in litres. Common practice, no source. */
+export const FOOD_LITRES_PER_KG = 2;
+
 /** Of what a bank is rated at, what reaches a phone. Common practice, no source. */
 export const BANK_REACHES = 2 / 3;
 /** Water wanted in camp from evening to morning, in litres: dinner, a drink, breakfast, and a bottle to start on. Common practice, no source. */

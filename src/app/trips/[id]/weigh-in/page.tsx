@@ -15,6 +15,8 @@ import type { FullItem } from "@/core/trade/full-item";
 import { legName } from "@/core/say/mark";
 import { saySuspect } from "@/core/say/weigh-in";
 import { count, percent, sayMass, type Units } from "@/core/units/speak";
+import { FOOD_LITRES_PER_KG } from "@/core/trade/supplies";
+import { supplyUses, usesOf } from "@/core/weighin/supplies";
 import { Figure } from "@/ui/figure";
 import { PageHead } from "@/ui/page-head";
 import { itemPath, tripPath } from "@/ui/paths";
@@ -112,7 +114,7 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
             unit={units.weight === "g" ? "kg" : "lb"}
           />
         </section>
-        <RoomIn room={room} />
+        <RoomIn room={room} foodPerDay={usesOf(supplyUses(book), "food")[0]!.rate.median} />
         <ShareList
           title="By job"
           parts={weighed.byJob.map(([name, value]) => ({ name, value }))}
@@ -195,7 +197,8 @@ function AgainstScale({ weighed: { scale }, units }: { weighed: WeighIn; units: 
   );
 }
 
-function RoomIn({ room }: { room: Room | null }) {
+/** @param foodPerDay grams of food that the owner eats in a day */
+function RoomIn({ room, foodPerDay }: { room: Room | null; foodPerDay: number }) {
   const litres = (value: number) => `${Math.round(value * 10) / 10}\u00a0L`;
   return (
     <section>
@@ -209,7 +212,14 @@ function RoomIn({ room }: { room: Room | null }) {
             {room.packed > room.volume ? (
               <b className="text-sting">{litres(room.packed - room.volume)} too much.</b>
             ) : (
-              <>{litres(room.volume - room.packed)} are left for food and water.</>
+              <>
+                {litres(room.volume - room.packed)} are left: room for the food of about{" "}
+                {count(
+                  Math.floor((room.volume - room.packed) / ((foodPerDay / 1000) * FOOD_LITRES_PER_KG)),
+                  "day",
+                )}
+                , and less with water inside.
+              </>
             )}
           </p>
           {room.outside.length > 0 && <Things title="Tied on outside" things={room.outside} />}
