@@ -45,7 +45,12 @@ const book = openBook(
     ],
     trips: [1, 2, 3].map((n) =>
       trip(n, [
-        { item: "tent", use: "used", complaints: n < 3 ? [{ what: "too heavy" }] : [{ what: "noisy" }] },
+        {
+          item: "tent",
+          use: "used",
+          complaints: n < 3 ? [{ what: "too heavy" }] : [{ what: "noisy" }],
+          symptoms: n === 2 ? ["torn"] : [],
+        },
         { item: "mat", use: "used" },
         { item: n === 1 ? "one" : "two", use: "used" },
         { item: "torch", use: "used" },
@@ -63,6 +68,7 @@ test("a wish beside what it would take the place of, worked by hand", () => {
   expect(light!.present!.id).toBe("tent");
   expect(light!.complaints).toEqual([
     { what: "too heavy", times: 2 },
+    { what: "torn", times: 1 },
     { what: "noisy", times: 1 },
   ]);
   expect(drone).toMatchObject({ present: null, saves: null, perHundredGrams: null, asked: null });

@@ -1,5 +1,6 @@
 import type { FullItem } from "../trade/full-item";
-import type { Complaint, Verb } from "../model";
+import { groupBy } from "../ledger/group";
+import type { Complaint, Symptom, Verb } from "../model";
 import type { Judgement, Verdict } from "../reasons/judge";
 
 /** A thing wished for, beside what it would take the place of. */
@@ -12,7 +13,7 @@ export interface Candidate {
   /** Litres less in the pack; null where one of them is not told. */
   readonly roomier: number | null;
   /** What was said against the present one, each once, the most frequent first. */
-  readonly complaints: readonly { readonly what: Complaint["what"]; readonly times: number }[];
+  readonly complaints: readonly SaidAgainst[];
   /** What it costs to save a hundred grams; null where it saves none, or the price is not told. */
   readonly perHundredGrams: number | null;
   /** A verdict on the present one that asks for another. */
@@ -38,17 +39,27 @@ export function candidates(wishes: readonly FullItem[], judgements: readonly Jud
         packed !== undefined && present?.ratings.packed !== undefined
           ? present.ratings.packed - packed
           : null,
-      complaints: judged ? complaintsOf(judged) : [],
+      complaints: judged ? saidAgainst(judged) : [],
       perHundredGrams: saves !== null && saves > 0 && wish.price !== null ? (100 * wish.price) / saves : null,
       asked: judged?.verdicts.find(({ verb, done }) => ASKS.includes(verb) && !done) ?? null,
     };
   });
 }
 
-/** What was said against a thing on its trips, the most frequent first. */
-export function complaintsOf({ case: { marked } }: Judgement): Candidate["complaints"] {
-  const told = new Map<Complaint["what"], number>();
-  for (const { mark } of marked)
-    for (const { what } of mark.complaints) told.set(what, (told.get(what) ?? 0) + 1);
-  return [...told].map(([what, times]) => ({ what, times })).sort((a, b) => b.times - a.times);
+interface SaidAgainst {
+  readonly what: Complaint["what"] | Symptom;
+  readonly times: number;
 }
+
+const counted = (said: readonly SaidAgainst["what"][]): SaidAgainst[] =>
+  [...groupBy(said, (what) => what)]
+    .map(([what, all]) => ({ what, times: all.length }))
+    .sort((a, b) => b.times - a.times);
+
+/** What was said against a thing on its trips, the most frequent first. */
+export const complaintsOf = ({ case: { marked } }: Judgement): SaidAgainst[] =>
+  counted(marked.flatMap(({ mark }) => mark.complaints.map(({ what }) => what)));
+
+/** The same, with what was seen wrong with it: a filter that clogs is spoken against as much as one that is too big. */
+const saidAgainst = ({ case: { marked } }: Judgement): SaidAgainst[] =>
+  counted(marked.flatMap(({ mark }) => [...mark.complaints.map(({ what }) => what), ...mark.symptoms]));
