@@ -41,6 +41,20 @@ export const ITEMS: readonly DemoItem[] = [
     { slot: "walking shoes", acquired: "2025-08-02", price: 140 },
   ],
   [
+    "Oswin’s trail shoes",
+    "trail shoes",
+    "655 g",
+    ".......u......",
+    {
+      slot: "walking shoes",
+      owner: "Oswin",
+      past: "unknown",
+      acquired: "2025-06-27",
+      state: "given back",
+      since: "2025-06-30",
+    },
+  ],
+  [
     "Boots",
     "boots",
     "1240 g",
@@ -67,7 +81,7 @@ export const ITEMS: readonly DemoItem[] = [
     "uu.uuuuuuuuuuu",
     { price: 210, acquired: "2023-03-11", past: "known", opening: { nights: 18 } },
   ],
-  ["Day pack", "pack", "390 g", "..u...........", { price: 40, slot: "day pack" }],
+  ["Day pack", "pack", "390 g", "..u...........", { price: 40, slot: "day pack", lentTo: "Oswin" }],
   ["Pack cover", "pack cover", "96 g", "nn.hn.nn.nnnnn"],
   ["Pack liner", "pack liner", "52 g", "uu.uuuuuuuuuuu", { acquired: "2025-03-01" }],
   [
@@ -96,7 +110,13 @@ export const ITEMS: readonly DemoItem[] = [
   ["Knife", "knife", "42 g", "uhuuuuuuuuuuuu"],
   ["Beacon", "beacon", "118 g", "nnnnnnnnnnnnnn", { price: 260, expires: "2028-03-01" }],
   ["Whistle", "whistle", "6 g", "nnnnnnnnnnnnnn"],
-  ["Camera", "camera", "412 g", "uu.n.uuuhunhnu"],
+  [
+    "Camera",
+    "camera",
+    "412 g",
+    "uu.n.uuuhunhnu",
+    { services: [{ what: "clean the lens and its contacts", every: 12, unit: "trips" }] },
+  ],
   // lid
   [
     "First head torch",
@@ -185,6 +205,7 @@ export const WISHES: readonly Readonly<Record<string, unknown>>[] = [
     weight: "495 g",
     weighed: "claimed",
     price: 165,
+    delivery: 28,
     instead: "Air pad",
     ratings: { rValue: 5.4, packed: 2.1 },
   },
@@ -283,6 +304,7 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
     exit: { how: "worn out" },
     cause: "worn",
     note: "uppers split on the spine",
+    legs: [1, 2, 3, 4],
     at: { leg: 4, distance: "371 km" },
     condition: 0,
     cost: "discomfort",
@@ -317,6 +339,11 @@ export const DETAILS: Readonly<Record<string, Readonly<Record<string, unknown>>>
   "First filter @ Hask plateau": {
     frost: "froze",
     note: "left in the side pocket overnight, solid in the morning",
+  },
+  "Oswin’s trail shoes @ The Long Quill": {
+    legs: [5],
+    note: "a size too large, and a great kindness",
+    complaints: [{ what: "too big" }],
   },
   "Second filter @ The Long Quill": {
     symptoms: ["clogged or slow"],

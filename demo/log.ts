@@ -1,13 +1,18 @@
 import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
 import type { WholeLog } from "@/core/model";
 import { DETAILS, ITEMS, RATINGS, WEIGHINGS, WISHES } from "./gear";
+import { tripsAround } from "./ahead";
 import { quillTrack } from "./track";
-import { ENTRIES, TRIPS } from "./trips";
+import { ENTRIES, TASKS, TRIPS } from "./trips";
 
 const USES = { u: "used", h: "hardly", n: "unused" } as const;
 
-/** The demo walker's log. Everything in it is invented: the walker, the islands and the gear. */
-export function demoLog(): WholeLog {
+/**
+ * The demo walker's log. Everything in it is invented: the walker, the islands and the gear.
+ *
+ * @param today ISO date around which a walk waits to be unpacked and another is planned; left out: only what is long over
+ */
+export function demoLog(today?: string): WholeLog {
   const owned = ITEMS.map(([name, kind, weight, , more]) => ({
     name,
     kind,
@@ -16,7 +21,7 @@ export function demoLog(): WholeLog {
     ...more,
   }));
   const items = [...owned, ...WISHES.map((wish) => ({ state: "wished", ...wish }))];
-  const trips = TRIPS.map((trip, t) => ({
+  const walked = TRIPS.map((trip, t) => ({
     ...trip,
     marks: ITEMS.flatMap(([name, , , strokes]) => {
       const use = strokes[t];
@@ -24,8 +29,16 @@ export function demoLog(): WholeLog {
       return [{ item: name, use: USES[use as keyof typeof USES], ...DETAILS[`${name} @ ${trip.name}`] }];
     }),
   }));
+  const trips = [...walked, ...(today ? tripsAround(today) : [])];
   const read = readLogFile(
-    JSON.stringify({ format: FORMAT, version: VERSION, items, trips, entries: ENTRIES }),
+    JSON.stringify({
+      format: FORMAT,
+      version: VERSION,
+      items,
+      trips,
+      entries: ENTRIES,
+      ...(today && { tasks: TASKS }),
+    }),
   );
   if (!read.ok) throw new Error(`demoLog: ${read.problems.map(sayProblem).join("; ")}`);
   const names = new Set(TRIPS.flatMap((trip) => ITEMS.map(([name]) => `${name} @ ${trip.name}`)));

@@ -125,7 +125,8 @@ export const TRIPS = [
       { name: "Harbour to the bothies", distance: "88 km", ascent: "1900 m", terrain: "soft" },
       { name: "The spine, south half", distance: "104 km", ascent: "5200 m", terrain: "rock" },
       { name: "The spine, north half", distance: "96 km", ascent: "4700 m", terrain: "rock" },
-      { name: "Down to the light", distance: "98 km", ascent: "1300 m", terrain: "mixed" },
+      { name: "Down to the light", distance: "83 km", ascent: "1260 m", terrain: "mixed" },
+      { name: "In borrowed shoes", distance: "15 km", ascent: "40 m", terrain: "mixed" },
     ],
     conditions: {
       rain: "strong",
@@ -289,4 +290,11 @@ export const ENTRIES = [
   { item: "Beacon", on: "2026-04-01", what: "check", note: "test message went through" },
   { item: "Down jacket", on: "2025-10-05", what: "wash", cost: 12, note: "" },
   { item: "Boots", on: "2025-10-20", what: "damage", note: "mice had the left tongue in the shed" },
+];
+
+/** Jobs of the walker's own. */
+export const TASKS = [
+  { id: "hook", item: "Pack", what: "sew on the hook", place: "home" },
+  { id: "strap", item: "Trail poles", what: "shorten the wrist strap", place: "home", done: "2026-08-02" },
+  { id: "ferry", what: "ask when the winter ferry goes", place: "home", due: "2026-12-05" },
 ];

@@ -14,8 +14,11 @@ export interface App {
   stop(signal?: NodeJS.Signals): Promise<number | null>;
 }
 
-/** Starts the app on the demo's log, on nothing, or on a folder that an earlier one left. */
-export async function startApp(from: "demo" | "empty" | { readonly folder: string }): Promise<App> {
+/** What an app of the tests starts from. */
+type Log = "demo" | "today" | "empty";
+
+/** Starts the app on the demo's walked log, on the whole demo as it is laid out today, on nothing, or on a folder that an earlier one left. */
+export async function startApp(from: Log | { readonly folder: string }): Promise<App> {
   const folder =
     typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
   const port = await freePort();
@@ -35,7 +38,7 @@ export async function startApp(from: "demo" | "empty" | { readonly folder: strin
 }
 
 /** Runs `work` on an app of its own and stops it. */
-export async function withApp(from: "demo" | "empty", work: (app: App) => Promise<void>): Promise<void> {
+export async function withApp(from: Log, work: (app: App) => Promise<void>): Promise<void> {
   const app = await startApp(from);
   try {
     await work(app);

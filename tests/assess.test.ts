@@ -43,7 +43,7 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
       assess(torn),
     ]);
     const told = JSON.parse(even.out) as Told[];
-    expect(told).toHaveLength(82);
+    expect(told).toHaveLength(83);
     expect(told.at(-1)).toMatchObject({
       name: "Sit mat",
       verdict: "add",

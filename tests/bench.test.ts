@@ -96,3 +96,83 @@ test("ready: a look is ticked, what is not right is on the bench at once", () =>
     expect(faults).toEqual([]);
     await page.close();
   }));
+
+test("services by their count, a clock that runs through a reload, and a calendar read back without doubling", () =>
+  withApp("today", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/item/camera/edit`);
+    // A service of one's own, sooner.
+    await page.getByLabel("every").fill("often");
+    await page.getByRole("button", { name: "Save" }).click();
+    await page.getByText("Write how often, as a number.").waitFor();
+    expect(await page.getByLabel("every").inputValue()).toBe("often");
+    await page.getByLabel("every").fill("8");
+    await page.getByRole("button", { name: "Add a part" }).click();
+    await page.getByLabel("Part", { exact: true }).fill("Strap");
+    await page.getByRole("button", { name: "Save" }).click();
+    await page.getByText(/^Clean the lens and its contacts: 9.trips so far/).waitFor();
+    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    const row = page.getByRole("listitem").filter({ hasText: "clean the lens and its contacts" }).last();
+    await row.getByText("due", { exact: true }).waitFor();
+    await row.getByRole("button", { name: /^Done ?: clean the lens/ }).click();
+    await page.getByText("Camera: clean the lens and its contacts logged").waitFor();
+    await expect
+      .poll(async () => (await exported(app)).entries.filter((entry) => entry.item === "camera"))
+      .toMatchObject([{ what: "own service", service: "clean the lens and its contacts" }]);
+    expect((await exported(app)).items.find(({ id }) => id === "camera")).toMatchObject({
+      parts: [{ name: "Strap" }],
+    });
+
+    // The clock: started, the page reloaded, stopped; a litre in so many seconds is a flow.
+    const filter = page
+      .getByRole("listitem")
+      .filter({ has: page.getByRole("link", { name: "Second filter", exact: true }) })
+      .first();
+    await filter.getByRole("button", { name: /^How/ }).click();
+    await filter.getByRole("button", { name: /^Start the clock/ }).press("Enter");
+    await filter.getByRole("button", { name: /^Stop/ }).waitFor();
+    await page.reload({ waitUntil: "networkidle" });
+    await filter.getByRole("button", { name: /^How/ }).click();
+    await filter.getByRole("button", { name: /^Stop/ }).press("Enter");
+    const flow = Number(await filter.getByLabel("Litres a minute through it").inputValue());
+    expect(flow).toBeGreaterThan(0.3);
+    expect(flow).toBeLessThan(600);
+
+    // What comes too late for the trip that is planned is said.
+    await page.getByRole("row", { name: /Thick pad.*too late for Vask in the dark of the year/ }).waitFor();
+
+    // The calendar: as it went out it says nothing new; edited elsewhere it is merged, and a new day is a new job, once.
+    await page.getByText("Take in a calendar").click();
+    const file = page.getByLabel("An iCalendar file");
+    const calendar = (text: string) => ({
+      name: "bench.ics",
+      mimeType: "text/calendar",
+      buffer: Buffer.from(text),
+    });
+    await file.setInputFiles(calendar("no calendar at all"));
+    await page.getByText("That is no calendar that can be read").waitFor();
+    const out = await (await fetch(`${app.url}/api/bench.ics`)).text();
+    await file.setInputFiles(calendar(out));
+    await page.getByText(/^Nothing in it that is not here\. 2.jobs as they are here\./).waitFor();
+    const edited = out
+      .replace("DTSTART;VALUE=DATE:20261205", "DTSTART;VALUE=DATE:20261208")
+      .replace(
+        "END:VCALENDAR",
+        "BEGIN:VEVENT\r\nUID:other@elsewhere\r\nDTSTAMP:20261101T000000Z\r\nDTSTART;VALUE=DATE:20261210\r\nRRULE:FREQ=DAILY\r\nSUMMARY:pick up the tent\r\nEND:VEVENT\r\nEND:VCALENDAR",
+      );
+    await file.setInputFiles(calendar(edited));
+    await page.getByText("was by 5 December 2026").waitFor();
+    await page.getByText("new; it repeats, and is taken once").waitFor();
+    await page.getByRole("button", { name: /^Take 2.jobs in$/ }).click();
+    await page.getByText(/2.jobs taken in from the calendar/).waitFor();
+    await file.setInputFiles(calendar(edited));
+    await page.getByText(/^Nothing in it that is not here/).waitFor();
+    expect((await exported(app)).tasks!.filter(({ what }) => what === "pick up the tent")).toHaveLength(1);
+
+    // What is lent is not ready, and back by one press.
+    await page.goto(`${app.url}/ready`, { waitUntil: "networkidle" });
+    await page.getByText("Oswin has it").waitFor();
+    await page.getByRole("button", { name: /^It is back ?: Day pack/ }).click();
+    await page.getByText("Oswin has it").waitFor({ state: "detached" });
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

@@ -119,6 +119,60 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await page.close();
   }));
 
+test("the demo opens on a trip that waits, and its next has something in every column; two held side by side, and a thing for one leg only", () =>
+  withApp("today", async (app) => {
+    const { page, faults } = await openPage(browser, app.url);
+    await page.getByText(/^Grey Stacks, .* waits to be unpacked: 54.things to go\.$/).waitFor();
+    await page.getByRole("link", { name: "Unpack it" }).click();
+    await page.getByText(/^54 of 54 left$/).waitFor();
+
+    await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });
+    for (const column of ["Not ready", "Take", "Take if", "Leave"])
+      expect(
+        await page.getByRole("region", { name: column, exact: true }).getByRole("listitem").count(),
+      ).toBeGreaterThan(0);
+    await page.getByRole("heading", { name: "Missing" }).waitFor();
+    await page.getByRole("img", { name: /^102.km in 3 legs\. Trail shoes, pair 3: / }).waitFor();
+
+    // Side by side: by key and by press, and let go.
+    const beside = page.getByRole("region", { name: "Side by side" });
+    await page.getByRole("button", { name: "Take Sun hat" }).focus();
+    await page.keyboard.press("b");
+    await beside.getByText("Press the arrows of another.").waitFor();
+    await page.getByRole("button", { name: "Hold Umbrella beside another" }).click();
+    await beside.getByRole("heading", { name: "Umbrella" }).waitFor();
+    await beside.getByText(/^84.g, used with a chance of \d+.%/).waitFor();
+    await beside.getByRole("button", { name: "Take Sun hat" }).click();
+    await page
+      .getByRole("region", { name: "Take", exact: true })
+      .getByRole("link", { name: "Sun hat" })
+      .waitFor();
+    await beside.getByRole("button", { name: "Let go" }).click();
+    await beside.waitFor({ state: "detached" });
+
+    // Spikes are for the plateau alone: once they are listed, one press.
+    await page.getByText(/^Spikes: wanted on leg 2 only\. Posted ahead and sent home after, 358.g/).waitFor();
+    expect(await page.getByRole("button", { name: /^Only there/ }).count()).toBe(0);
+    await page.getByRole("button", { name: /^Make this the trip’s list/ }).click();
+    await page.getByRole("button", { name: /^Only there ?: Spikes/ }).click();
+    await page.getByText("so on the list").waitFor();
+    const plan = (await exported(app)).trips.find(({ name }) => name === "Vask in the dark of the year")!;
+    expect(plan.marks.find(({ item }) => item === "spikes")!.legs).toHaveLength(1);
+
+    // Another plan can't lie on days that were walked.
+    await page.goto(`${app.url}/trips/new?planned`, { waitUntil: "networkidle" });
+    await page.getByLabel("Name", { exact: true }).fill("Backwards");
+    await page.getByLabel("First day").fill("2026-07-12");
+    await page.getByLabel("Last day").fill("2026-07-14");
+    await page.getByLabel("Distance").fill("20");
+    await page.getByRole("button", { name: "Save the plan" }).click();
+    await page
+      .getByText(/^Sunder crossing \(.*\) was walked on some of these days\. Plan it for others\.$/)
+      .waitFor();
+    expect(faults).toEqual([]);
+    await page.close();
+  }));
+
 test("on a phone, and on an empty shelf", () =>
   withApp("empty", async (app) => {
     const { page, faults } = await openPage(browser, `${app.url}/next`, PHONE);

@@ -1,6 +1,7 @@
 import { mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { formatISO } from "date-fns";
 import { PGlite } from "@electric-sql/pglite";
 import type { TestProject } from "vitest/node";
 import { replaceLog } from "@/data/log";
@@ -10,8 +11,12 @@ import { demoLog } from "../demo/log";
 
 declare module "vitest" {
   export interface ProvidedContext {
-    /** A prepared database with the demo's log, and one with nothing, as snapshots; and a folder for what tests write. */
+    /**
+     * Prepared databases as snapshots: the demo's walked log, the whole demo with the walks around today, and nothing; and a
+     * folder for what tests write.
+     */
     demoSnapshot: string;
+    todaySnapshot: string;
     emptySnapshot: string;
     folder: string;
   }
@@ -31,6 +36,8 @@ export default async function prepare(project: TestProject) {
   project.provide("emptySnapshot", await keep("empty.tar"));
   await store.transaction((tx) => replaceLog(tx, demoLog()));
   project.provide("demoSnapshot", await keep("demo.tar"));
+  await store.transaction((tx) => replaceLog(tx, demoLog(formatISO(new Date(), { representation: "date" }))));
+  project.provide("todaySnapshot", await keep("today.tar"));
   project.provide("folder", folder);
   await lite.close();
   return () => rm(folder, { recursive: true, force: true });

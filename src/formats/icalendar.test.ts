@@ -1,6 +1,6 @@
 import ICAL from "ical.js";
-import { expect, test } from "vitest";
-import { jobsAsCalendar } from "./icalendar";
+import { describe, expect, test } from "vitest";
+import { jobsAsCalendar, readCalendar } from "./icalendar";
 
 const JOBS = [
   {
@@ -33,4 +33,75 @@ test("the same jobs keep their names from file to file, so that a calendar makes
   const uids = (stamp: string) =>
     [...jobsAsCalendar(JOBS, stamp).matchAll(/^UID:(.*)\r$/gm)].map(([, uid]) => uid);
   expect(uids("2026-11-26")).toEqual(uids("2026-12-26"));
+});
+
+const wrapped = (...lines: string[]) =>
+  ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//a//b//EN", ...lines, "END:VCALENDAR"].join("\r\n");
+const event = (...lines: string[]) => ["BEGIN:VEVENT", "DTSTAMP:20261101T000000Z", ...lines, "END:VEVENT"];
+
+describe("a calendar read", () => {
+  // Written by hand after RFC 5545: folded lines (3.1), escapes (3.3.11), a zone, a day, a rule without an end (3.3.10).
+  test("days, times of day, folded and escaped words, to-dos", () => {
+    const read = readCalendar(
+      wrapped(
+        ...event(
+          "UID:a",
+          "DTSTART;VALUE=DATE:20261205",
+          "SUMMARY:seal the\r\n  seams\\, twice",
+          "DESCRIPTION:one\\ntwo",
+        ),
+        ...event("UID:b", "DTSTART;TZID=Europe/Nowhere:20261206T233000", "SUMMARY:late", "RRULE:FREQ=DAILY"),
+        "BEGIN:VTODO",
+        "UID:c",
+        "DTSTAMP:20261101T000000Z",
+        "DUE;VALUE=DATE:20261207",
+        "SUMMARY:buy",
+        "END:VTODO",
+      ),
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      left: [],
+      days: [
+        { uid: "a", on: "2026-12-05", summary: "seal the seams, twice", about: "one\ntwo", repeats: false },
+        { uid: "b", on: "2026-12-06", summary: "late", repeats: true },
+        { uid: "c", on: "2026-12-07", summary: "buy" },
+      ],
+    });
+  });
+
+  test("what is called off, has no day, no name or an impossible year is left out by its words", () => {
+    const read = readCalendar(
+      wrapped(
+        ...event("UID:a", "DTSTART;VALUE=DATE:20261205", "SUMMARY:off", "STATUS:CANCELLED"),
+        ...event("UID:b", "SUMMARY:some day"),
+        ...event("DTSTART;VALUE=DATE:20261205", "SUMMARY:nobody's"),
+        ...event("UID:d", "DTSTART;VALUE=DATE:00010101", "SUMMARY:long ago"),
+      ),
+    );
+    expect(read).toEqual({ ok: true, days: [], left: ["off", "some day", "nobody's", "long ago"] });
+  });
+
+  test.each([
+    ["broken in the middle", wrapped(...event("UID:a", "DTSTART;VALUE=DATE:20261205")).slice(0, 90)],
+    ["of another sort", "name,weight\npad,400"],
+    ["nothing", ""],
+    ["a card, not a calendar", "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:x\r\nEND:VCARD"],
+    ["too large", "x".repeat(4_000_001)],
+    ["too many", wrapped(...Array.from({ length: 2001 }, (_, n) => event(`UID:${n}`, "SUMMARY:x")).flat())],
+  ])("%s: refused with a sentence", (_, text) => {
+    const read = readCalendar(text);
+    expect(read.ok ? read : read.why).toMatch(/^That (is no )?calendar/);
+  });
+
+  test("what was written is read as it was, and a day for want of one is known as such", () => {
+    const read = readCalendar(jobsAsCalendar([{ ...JOBS[0]!, undated: true }, JOBS[1]!], "2026-11-26"));
+    expect(read).toMatchObject({
+      ok: true,
+      days: [
+        { uid: "pad-repair@nettle-tally", on: "2026-12-01", undated: "2026-12-01", about: JOBS[0]!.about },
+        { uid: "ü@nettle-tally", on: "2027-02-28", undated: null },
+      ],
+    });
+  });
 });

@@ -1,4 +1,13 @@
+import ICAL from "ical.js";
 import ical, { ICalCalendarMethod } from "ical-generator";
+import type { CalendarDay } from "@/core/jobs/from-calendar";
+
+const UNDATED = "X-NETTLE-UNDATED";
+/** What no store can hold: NUL, half of a character. */
+const UNKEEPABLE = /\0|\p{Surrogate}/gu;
+/** Largest calendar that is read, in letters, and the most days in it. */
+const MOST_LETTERS = 4_000_000;
+const MOST_DAYS = 2000;
 
 /** A job as a calendar has it: on a day, for the whole of it. */
 export interface CalendarJob {
@@ -7,6 +16,8 @@ export interface CalendarJob {
   readonly on: string;
   readonly summary: string;
   readonly about: string;
+  /** It has no day of its own, and was put on this one. */
+  readonly undated?: boolean;
 }
 
 /** Jobs as an iCalendar file (RFC 5545): one event for the whole day each. */
@@ -16,7 +27,7 @@ export function jobsAsCalendar(jobs: readonly CalendarJob[], stamp: string): str
     prodId: { company: "Nettle Tally", product: "Bench", language: "EN" },
     method: ICalCalendarMethod.PUBLISH,
   });
-  for (const { id, on, summary, about } of jobs)
+  for (const { id, on, summary, about, undated } of jobs)
     calendar.createEvent({
       id: `${id}@nettle-tally`,
       start: new Date(`${on}T00:00:00Z`),
@@ -25,6 +36,58 @@ export function jobsAsCalendar(jobs: readonly CalendarJob[], stamp: string): str
       allDay: true,
       summary,
       description: about,
+      x: undated ? [{ key: UNDATED, value: on }] : [],
     });
   return calendar.toString();
+}
+
+export type CalendarRead =
+  | { readonly ok: true; readonly days: readonly CalendarDay[]; readonly left: readonly string[] }
+  | { readonly ok: false; readonly why: string };
+
+/**
+ * Events and to-dos of an iCalendar file (RFC 5545), one day each: of what repeats, for ever or not, its first day. What is
+ * cancelled or has no day is left out, and named in `left`.
+ */
+export function readCalendar(text: string): CalendarRead {
+  if (text.length > MOST_LETTERS) return { ok: false, why: "That calendar is too large: 4 MB at most." };
+  const calendar = calendarIn(text);
+  if (!calendar)
+    return { ok: false, why: "That is no calendar that can be read: it is broken, or of another sort." };
+  const entries = [...calendar.getAllSubcomponents("vevent"), ...calendar.getAllSubcomponents("vtodo")];
+  if (entries.length > MOST_DAYS)
+    return { ok: false, why: `That calendar has ${entries.length} entries; ${MOST_DAYS} are taken at most.` };
+  const days: CalendarDay[] = [];
+  const left: string[] = [];
+  for (const entry of entries) {
+    const words = (name: string) =>
+      String(entry.getFirstPropertyValue(name) ?? "").replaceAll(UNKEEPABLE, "");
+    const start = entry.getFirstPropertyValue("due") ?? entry.getFirstPropertyValue("dtstart");
+    const on = start instanceof ICAL.Time ? start.toString().slice(0, 10) : "";
+    const uid = words("uid");
+    const isDay = /^\d{4}-\d\d-\d\d$/.test(on) && on >= "1900" && on < "2200";
+    if (!isDay || uid === "" || words("status").toUpperCase() === "CANCELLED")
+      left.push(words("summary") || "an entry without a name");
+    else
+      days.push({
+        uid,
+        on,
+        summary: words("summary"),
+        about: words("description"),
+        repeats: entry.getFirstProperty("rrule") !== null || entry.getFirstProperty("rdate") !== null,
+        undated: words(UNDATED.toLowerCase()) || null,
+      });
+  }
+  return { ok: true, days, left };
+}
+
+function calendarIn(text: string): ICAL.Component | null {
+  try {
+    const parsed = ICAL.parse(text) as unknown[];
+    return parsed[0] === "vcalendar"
+      ? new ICAL.Component(parsed as ConstructorParameters<typeof ICAL.Component>[0])
+      : null;
+  } catch {
+    return null;
+  }
 }

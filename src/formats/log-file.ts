@@ -25,6 +25,7 @@ import {
 import { slug } from "@/core/model/slug";
 import { KindName } from "@/core/trade/names";
 import { Distance, Height, Mass } from "@/core/units/quantity";
+import { mendLog } from "@/core/ledger/mend";
 import { carriedForward } from "./carried-forward";
 
 export const FORMAT = "nettle-tally";
@@ -106,7 +107,12 @@ export const LogFile = z.object({
 });
 
 export type ReadLog =
-  | { readonly ok: true; readonly log: WholeLog }
+  | {
+      readonly ok: true;
+      readonly log: WholeLog;
+      /** What an earlier version of the app had let in, and was put right. */
+      readonly mended: readonly string[];
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Reads a file in the open format. Whatever is wrong is named by its place; nothing is read by halves. */
@@ -123,9 +129,9 @@ export function readLogFile(text: string): ReadLog {
       })),
     };
   }
-  const log = toLog(parsed.data);
+  const { log, mended } = mendLog(toLog(parsed.data));
   const problems = [...logProblems(log), ...strayTracks(log)];
-  return problems.length ? { ok: false, problems } : { ok: true, log };
+  return problems.length ? { ok: false, problems } : { ok: true, log, mended };
 }
 
 /** A track belongs to a trip that is there, and a trip has one. */

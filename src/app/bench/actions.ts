@@ -1,10 +1,14 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { z } from "zod";
 import { doingOf } from "@/core/reasons/doing";
 import { Entry, Task } from "@/core/model";
+import { benchOf, jobId } from "@/core/jobs/bench";
+import { fromCalendar, type FromCalendar } from "@/core/jobs/from-calendar";
+import { readCalendar } from "@/formats/icalendar";
 import { store } from "@/data/connection";
-import { removeTask, saveTasks } from "@/data/tasks";
+import { allTasks, removeTask, saveTasks } from "@/data/tasks";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook, today } from "../book";
 import { logEntry } from "../item/[id]/actions";
@@ -34,9 +38,18 @@ export async function doJob(
   // What leaves is retired, as on its slip; what is logged is logged with what was said of it.
   if (!doing || "leaves" in doing) return done(about, null);
   const { item } = judgement.case;
-  const logged = await logEntry({ ...told.data, item: item.id, on: today(), what: doing.log });
+  const logged = await logEntry({
+    ...told.data,
+    item: item.id,
+    on: today(),
+    what: doing.log,
+    service: doing.service,
+  });
   if (!logged.ok) return logged;
-  return { ok: true, value: { undo: { entry: logged.value }, says: `${item.name}: ${doing.log} logged` } };
+  return {
+    ok: true,
+    value: { undo: { entry: logged.value }, says: `${item.name}: ${doing.service ?? doing.log} logged` },
+  };
 }
 
 /** Keeps a job of the owner's own, new or changed. */
@@ -59,4 +72,29 @@ export async function deleteTask(id: string): Promise<Answer> {
   await removeTask(await store(), id);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
+}
+
+/** What a calendar would change, before anything is changed. */
+export async function previewCalendar(
+  text: string,
+): Promise<Answer<FromCalendar & { readonly left: readonly string[] }>> {
+  const read = readCalendar(text);
+  if (!read.ok) return refuse({ file: read.why });
+  const { book, judgements, toAdd } = await readBook();
+  const tasks = await allTasks(await store());
+  const { jobs } = benchOf(book, judgements, toAdd, tasks);
+  const preview = fromCalendar(read.days, tasks, {
+    nameOf: (id) => book.items.find((item) => item.id === id)?.name,
+    jobs: new Set(jobs.map(({ item, verb, verdict }) => jobId(item.id, verb, verdict.reason))),
+  });
+  return { ok: true, value: { ...preview, left: read.left } };
+}
+
+/** Takes the jobs that were ticked in; all of them, or none. */
+export async function takeCalendar(raw: readonly unknown[]): Promise<Answer<number>> {
+  const tasks = z.array(Task).max(2000).safeParse(raw);
+  if (!tasks.success) return refuse({ file: Object.values(byField(tasks.error))[0]! });
+  await saveTasks(await store(), tasks.data);
+  revalidatePath("/", "layout");
+  return { ok: true, value: tasks.data.length };
 }

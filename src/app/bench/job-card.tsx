@@ -8,12 +8,14 @@ import { useState, useTransition } from "react";
 import { toast } from "sonner";
 import type { ItemId, Verb } from "@/core/model";
 import type { Urgency } from "@/core/reasons/finding";
+import { timedReading, type Steps } from "@/core/trade/steps";
 import { parseNumber } from "@/core/units/quantity";
 import { Field } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
 import { undone } from "../verdicts/actions";
+import { Clock } from "./clock";
 import { doJob } from "./actions";
 
 /** A job as plain data. */
@@ -29,7 +31,7 @@ export interface JobData {
   readonly steps: readonly string[];
   readonly materials: readonly string[];
   readonly minutes: number;
-  readonly measures: { readonly what: string; readonly unit: string; readonly ask: string } | null;
+  readonly measures: NonNullable<Steps["measures"]> | null;
   readonly caution: string | null;
 }
 
@@ -99,7 +101,7 @@ export function JobCard({ job }: { job: JobData }) {
             {wrong[""]}
           </p>
         )}
-        <Collapsible.Trigger className="no-print mt-1 flex min-h-7 items-center gap-1 text-sm text-muted pointer-coarse:min-h-11">
+        <Collapsible.Trigger className="no-print mt-1 flex min-h-7 items-center gap-1 text-left text-sm text-muted pointer-coarse:min-h-11">
           <ChevronRight aria-hidden="true" className={`size-4 ${open ? "rotate-90" : ""}`} />
           {[
             "How",
@@ -129,6 +131,15 @@ export function JobCard({ job }: { job: JobData }) {
                 onChange={type("reading")}
                 error={wrong.reading}
                 className="w-64"
+              />
+            )}
+            {job.measures?.timed && (
+              <Clock
+                name={`${job.item} ${job.measures.what}`}
+                about={`${job.measures.what} of ${job.name}`}
+                onStop={(seconds) =>
+                  setTyped({ ...typed, reading: timedReading(job.measures!.timed!, seconds).toFixed(2) })
+                }
               />
             )}
             <Field

@@ -1,17 +1,22 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { benchOf, byMaterial, type Bench, type BenchJob } from "@/core/jobs/bench";
+import { daysAfter } from "@/core/ledger/days";
+import { servicesAhead } from "@/core/jobs/services";
 import { CAUTIONS } from "@/core/say/cautions";
 import { sayMoney } from "@/core/say/money";
 import { says } from "@/core/say/says";
-import { count, sayMass } from "@/core/units/speak";
+import { sayServiceCount, sayWear } from "@/core/say/words";
+import { count, sayDay, sayMass } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
 import { store } from "@/data/connection";
 import { allTasks } from "@/data/tasks";
 import { readBook } from "../book";
 import { AddTask } from "./add-task";
+import { CalendarIn } from "./calendar-in";
 import { JobCard, type JobData } from "./job-card";
+import { ServiceTable } from "./service-table";
 import { TaskLine } from "./task-line";
 
 export const metadata: Metadata = { title: "Bench" };
@@ -37,6 +42,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   const { units, currency } = book.settings;
   const bench = benchOf(book, judgements, toAdd, await allTasks(await store()));
   const { jobs, tasks, buy } = bench;
+  const services = servicesAhead(book, judgements);
   const agreed = jobs.filter((job) => job.agreed).length;
   const nameOf = (id: string | null) => book.items.find((item) => item.id === id)?.name ?? null;
   const minutes = jobs.reduce((sum, { steps }) => sum + steps.minutes, 0);
@@ -123,6 +129,32 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
           ))}
         </>
       )}
+      {services.length > 0 && (
+        <section className="mt-6">
+          <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">
+            Services, by their count{" "}
+            <span className="font-sans text-sm font-normal text-muted">
+              due, or so by the end of the next trip
+            </span>
+          </h2>
+          <ServiceTable
+            today={book.today}
+            rows={services.map(({ item, what, since, every, unit, last, standing }) => ({
+              item: item.id,
+              name: item.name,
+              what,
+              counted:
+                unit.of === "own"
+                  ? `${sayServiceCount(since, unit.in, units)} of ${sayServiceCount(every, unit.in, units)}`
+                  : `${sayWear(since, unit.in, units)} of ${sayWear(every, unit.in, units)}`,
+              last: last ? `last on ${sayDay(last)}` : "none logged yet",
+              part: since / every,
+              standing,
+              own: unit.of === "own",
+            }))}
+          />
+        </section>
+      )}
       {buy.length > 0 && (
         <section className="mt-6">
           <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">To buy</h2>
@@ -133,6 +165,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
                 <th className="font-normal">in the place of</th>
                 <th className="text-right font-normal">weighs</th>
                 <th className="text-right font-normal">price</th>
+                <th className="text-right font-normal">comes</th>
               </tr>
             </thead>
             <tbody>
@@ -156,14 +189,29 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
                     {price === null ? "–" : sayMoney(price, in_ ?? currency)}
                     {!wish && present?.price === null && <span className="text-muted"> usual</span>}
                   </td>
+                  <td className="text-right">{comes(wish?.delivery ?? null)}</td>
                 </tr>
               ))}
             </tbody>
           </table>
         </section>
       )}
+      <CalendarIn />
     </>
   );
+
+  /** When it comes, if it is ordered today, and whether that is before the trip that is planned. */
+  function comes(days: number | null) {
+    if (days === null) return <span className="text-muted">–</span>;
+    const day = daysAfter(book.today, days);
+    return book.next.starts !== null && day >= book.next.starts ? (
+      <b className="text-sting">
+        {sayDay(day)}: too late for {book.next.name}
+      </b>
+    ) : (
+      sayDay(day)
+    );
+  }
 
   function sayWeights(now: number | undefined, before: number | undefined): string {
     if (now === undefined) return before === undefined ? "–" : `was ${sayMass(before, units)}`;

@@ -5,11 +5,11 @@ import { z } from "zod";
 import { ItemId, Moved, TripId } from "@/core/model";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
-import { allItems } from "@/data/items";
+import { allItems, findItem } from "@/data/items";
 import { findTrip, saveTrips } from "@/data/trips";
 import { refuse, type Answer } from "@/ui/answer";
 
-const noTrip = refuse({ "": "That trip is no longer here." });
+const noTrip = refuse({ "": "That trip or thing is no longer here." });
 
 /** Keeps where the owner moved a thing on the list of a trip to come; null: it stands where it stands by itself. */
 export async function move(trip: TripId, item: ItemId, to: Moved | null): Promise<Answer> {
@@ -19,7 +19,7 @@ export async function move(trip: TripId, item: ItemId, to: Moved | null): Promis
     await store()
   ).transaction(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
-    if (!known) return false;
+    if (!known || !(await findItem(tx, thing))) return false;
     const others = Object.entries(known.picks).filter(([id]) => id !== thing);
     const picks = Object.fromEntries(moved ? [...others, [thing, moved]] : others);
     await saveTrips(tx, [{ ...known, picks }]);
@@ -38,7 +38,7 @@ export async function packList(trip: TripId, raw: readonly string[]): Promise<An
   ).transaction(async (tx): Promise<Answer> => {
     const known = await findTrip(tx, TripId.parse(trip));
     if (!known) return noTrip;
-    const shelf = new Set((await allItems(tx)).map(({ id }) => id));
+    const shelf = new Set((await allItems(tx)).filter(({ state }) => state !== "wished").map(({ id }) => id));
     const before = await carriesOf(tx, { trip: known.id });
     const listed = new Set(items.filter((item) => shelf.has(item)));
     const off = before.filter(({ item, mark }) => !listed.has(item) && mark === null);
@@ -69,7 +69,10 @@ export async function leaveOut(trip: TripId, raw: readonly string[]): Promise<An
   ).transaction(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
     if (!known) return false;
-    const left = Object.fromEntries(items.map((item) => [item, "leave" as const]));
+    const shelf = new Set((await allItems(tx)).map(({ id }) => id));
+    const left = Object.fromEntries(
+      items.filter((item) => shelf.has(item)).map((item) => [item, "leave" as const]),
+    );
     await saveTrips(tx, [{ ...known, picks: { ...known.picks, ...left } }]);
     return true;
   });

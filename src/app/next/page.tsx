@@ -4,7 +4,8 @@ import { TripId, type Trip } from "@/core/model";
 import { expectedWorth } from "@/core/decide/worth";
 import { ESSENTIAL_JOBS } from "@/core/trade/jobs";
 import { planFor, type Plan } from "@/core/plan/plan";
-import { sayGap, sayShort, sayWearingOut, sayWhy } from "@/core/plan/words";
+import { onSomeLegs, stagesOf } from "@/core/plan/stages";
+import { sayGap, sayOnSomeLegs, sayShort, sayWearingOut, sayWhy } from "@/core/plan/words";
 import { saysToAdd } from "@/core/say/says-to-add";
 import { sayAmount } from "@/core/say/supplies";
 import {
@@ -24,6 +25,8 @@ import { tripPath } from "@/ui/paths";
 import { readBook } from "../book";
 import { BestList } from "./best-list";
 import { PlanBoard } from "./plan-board";
+import { PlanPath } from "./plan-path";
+import { OnSomeLegsList } from "./some-legs";
 
 export const metadata: Metadata = { title: "Next trip" };
 
@@ -40,6 +43,8 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
   const asked = TripId.safeParse((await searchParams).trip).data;
   const trip = planned.find(({ id }) => id === asked) ?? planned[0] ?? null;
   const plan = planFor(book, trip);
+  const some = trip ? onSomeLegs(plan, trip) : [];
+  const stages = trip ? stagesOf(plan, trip, some) : [];
   const pack = plan.lines.find(({ item, column }) => item.kind === "pack" && column !== "leave")?.item;
   return (
     <>
@@ -85,6 +90,18 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
         </p>
       )}
       <First plan={plan} />
+      {trip && stages.length > 0 && (
+        <PlanPath
+          stages={stages}
+          weak={plan.wearingOut.map((one) => ({
+            id: one.line.item.id,
+            name: one.line.item.name,
+            metres: one.metres,
+            words: sayWearingOut(one, units),
+          }))}
+          units={units}
+        />
+      )}
       {book.items.length === 0 ? (
         <p className="max-w-xl text-muted">
           Put things on the shelf and enter a trip: what to take on the next then stands here.
@@ -101,6 +118,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
             column: line.column,
             own: line.own,
             why: sayWhy(line),
+            chance: line.chance,
             dead: line.item.cover ? 0 : (line.item.weight?.g ?? 0) * (1 - line.chance) * plan.next.metres,
           }))}
           last={plan.lastLoad}
@@ -124,6 +142,29 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
             </ul>
           )}
         </section>
+        {trip && some.length > 0 && (
+          <section>
+            <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">On some legs only</h2>
+            <OnSomeLegsList
+              trip={trip.id}
+              metres={plan.next.metres}
+              things={some.map((one) => {
+                const { item } = one.line;
+                const carry = trip.carries.find((each) => each.item === item.id);
+                const wanted = one.legs.map((n) => trip.legs[n]!.id);
+                return {
+                  item: item.id,
+                  name: item.name,
+                  says: sayOnSomeLegs(one, units),
+                  from: stages[one.legs[0]!]!.from,
+                  to: stages[one.legs.at(-1)!]!.to,
+                  listed: carry !== undefined,
+                  only: carry?.legs?.join() === wanted.join(),
+                };
+              })}
+            />
+          </section>
+        )}
         <HowMuch plan={plan} trip={trip} units={units} />
         {trip && (
           <BestList

@@ -1,9 +1,10 @@
 "use client";
 
+import { ArrowLeftRight } from "lucide-react";
 import { useOptimistic, useState } from "react";
 import type { ItemId, Load, Moved, Stow, TripId } from "@/core/model";
 import { COLUMNS, type Column } from "@/core/plan/columns";
-import { count, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
+import { count, percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
 import { Figure } from "@/ui/figure";
 import { itemPath } from "@/ui/paths";
 import { useDoing } from "@/ui/use-doing";
@@ -20,6 +21,8 @@ export interface BoardLine {
   /** Where it stands by itself. */
   readonly own: Column;
   readonly why: string;
+  /** Chance, 0 to 1, that it is used. */
+  readonly chance: number;
   /** Gram-metres of it that are likely carried for nothing. */
   readonly dead: number;
 }
@@ -59,6 +62,9 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
       line.id === id ? { ...line, column: columnOf(line, to), why: to ? "Your word." : line.why } : line,
     ),
   );
+  const [held, setHeld] = useState<readonly ItemId[]>([]);
+  const hold = (id: ItemId) =>
+    setHeld(held.includes(id) ? held.filter((each) => each !== id) : [...held.slice(-1), id]);
   const [over, setOver] = useState<Moved | null>(null);
   const put = (line: BoardLine, to: Moved) => {
     if (!trip || ((to === "leave") === (line.column === "leave") && line.column !== "take if")) return;
@@ -139,10 +145,16 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
           </button>
           <span className="hint">
             Move a thing by its button, by drag, or with <span className="kbd">t</span> and{" "}
-            <span className="kbd">l</span> on it.
+            <span className="kbd">l</span> on it; <span className="kbd">b</span> holds two side by side.
           </span>
         </div>
       )}
+      <Held
+        lines={held.flatMap((id) => shown.find((line) => line.id === id) ?? [])}
+        units={units}
+        onMove={trip ? put : null}
+        onLetGo={() => setHeld([])}
+      />
       <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1fr_1.1fr] lg:grid-rows-[auto_auto_1fr]">
         {COLUMNS.map((column) => {
           const these = shown.filter((line) => line.column === column);
@@ -185,6 +197,8 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
                         line={line}
                         units={units}
                         canMove={trip !== null}
+                        isHeld={held.includes(line.id)}
+                        onHold={() => hold(line.id)}
                         onMove={(where) => put(line, where)}
                       />
                     ))}
@@ -196,6 +210,70 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
         })}
       </div>
     </>
+  );
+}
+
+/** Two on the fence side by side: what each weighs, how likely it is used, and why it stands where it does. */
+function Held({
+  lines,
+  units,
+  onMove,
+  onLetGo,
+}: {
+  lines: readonly BoardLine[];
+  units: Units;
+  onMove: ((line: BoardLine, to: Moved) => void) | null;
+  onLetGo: () => void;
+}) {
+  if (lines.length === 0) return null;
+  return (
+    <section
+      aria-label="Side by side"
+      aria-live="polite"
+      className="no-print sticky top-0 z-10 mb-5 border-2 border-ink bg-paper p-3"
+    >
+      <div className="grid grid-cols-2 gap-4">
+        {lines.map((line) => (
+          <div key={line.id}>
+            <h3 className="font-head text-lg font-bold">{line.name}</h3>
+            <p>
+              {line.grams === null ? "not weighed" : sayMass(line.grams, units)}, used with a chance of{" "}
+              {percent(line.chance)}
+              {line.dead > 0 && `, ${sayDeadWeight(line.dead, units)} likely for nothing`}
+            </p>
+            <p className="text-sm text-muted">
+              {WORDS[line.column].title}. {line.why}
+            </p>
+            {onMove && (
+              <button
+                type="button"
+                className="btn btn-small mt-1"
+                onClick={() =>
+                  onMove(line, line.column === "leave" || line.column === "take if" ? "take" : "leave")
+                }
+              >
+                {line.column === "leave" || line.column === "take if" ? "Take" : "Leave"}
+                <span className="sr-only"> {line.name}</span>
+              </button>
+            )}
+          </div>
+        ))}
+        {lines.length === 1 && <p className="self-center text-muted">Press the arrows of another.</p>}
+      </div>
+      <p className="mt-2 flex gap-4">
+        {lines.length === 2 && (
+          <a
+            className="link"
+            href={`/shelf/beside?${new URLSearchParams(lines.map(({ id }) => ["of", id]))}`}
+          >
+            Everything of both
+          </a>
+        )}
+        <button type="button" className="btn btn-plain" onClick={onLetGo}>
+          Let go
+        </button>
+      </p>
+    </section>
   );
 }
 
@@ -226,11 +304,15 @@ function Line({
   line: { id, name, grams, column, why },
   units,
   canMove,
+  isHeld,
+  onHold,
   onMove,
 }: {
   line: BoardLine;
   units: Units;
   canMove: boolean;
+  isHeld: boolean;
+  onHold: () => void;
   onMove: (to: Moved) => void;
 }) {
   const to: Moved = column === "leave" || column === "take if" ? "take" : "leave";
@@ -244,14 +326,15 @@ function Line({
       draggable={canMove}
       onDragStart={(event) => event.dataTransfer.setData("text/plain", id)}
       onKeyDown={(event) => {
-        if (!canMove || event.ctrlKey || event.metaKey || event.altKey) return;
-        if (event.key === "t") moveFrom(event.currentTarget, "take");
-        else if (event.key === "l") moveFrom(event.currentTarget, "leave");
+        if (event.ctrlKey || event.metaKey || event.altKey) return;
+        if (event.key === "t" && canMove) moveFrom(event.currentTarget, "take");
+        else if (event.key === "l" && canMove) moveFrom(event.currentTarget, "leave");
+        else if (event.key === "b") onHold();
         else return;
         event.preventDefault();
         event.stopPropagation();
       }}
-      className="grid grid-cols-[1.1rem_1fr_auto_auto] items-baseline gap-x-2 border-b border-rule py-1"
+      className="grid grid-cols-[1.1rem_1fr_auto_auto_auto] items-baseline gap-x-2 border-b border-rule py-1"
     >
       <span aria-hidden="true" className="mt-1 inline-block size-3.5 self-start border border-rule-strong" />
       <span className="min-w-0">
@@ -263,6 +346,16 @@ function Line({
       <span className="num whitespace-nowrap text-right text-sm">
         {grams === null ? "–" : sayMass(grams, units)}
       </span>
+      <button
+        type="button"
+        aria-pressed={isHeld}
+        title="Hold it beside another (b)"
+        className={`btn btn-plain no-print !min-h-7 !px-1 pointer-coarse:!min-h-11 pointer-coarse:!min-w-11 ${isHeld ? "!bg-catkin" : ""}`}
+        onClick={onHold}
+      >
+        <ArrowLeftRight aria-hidden="true" className="size-4" />
+        <span className="sr-only">Hold {name} beside another</span>
+      </button>
       {canMove ? (
         <button
           type="button"

@@ -5,8 +5,9 @@ import { groupBy } from "@/core/ledger/group";
 import { count, sayDay, sayLong } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
+import type { ItemId } from "@/core/model";
 import { readBook } from "../book";
-import { Tick } from "./tick";
+import { SetPlace, Tick } from "./tick";
 
 export const metadata: Metadata = { title: "Ready" };
 
@@ -21,7 +22,7 @@ const WHY = {
 /** What to look at before going out: from what is owned, and what it went through. */
 export default async function ReadyPage() {
   const { book, judgements } = await readBook();
-  const { stored, afterStore, checks } = readyFor(book, judgements);
+  const { stored, afterStore, checks, away, borrowed } = readyFor(book, judgements);
   const left = checks.filter(({ done }) => !done).length;
   return (
     <>
@@ -40,6 +41,25 @@ export default async function ReadyPage() {
         <p className="mb-4 max-w-3xl border-l-4 border-catkin-strong pl-3">
           It lay in store for a season. What store can spoil leads: look at it before anything else is packed.
         </p>
+      )}
+      {away.length + borrowed.length > 0 && (
+        <section className="mb-5">
+          <h2 className="border-b-2 border-ink pb-1 text-lg">With others, and of others</h2>
+          <ul>
+            {away.map(({ id, name, lentTo }) => (
+              <Elsewhere key={id} id={id} name={name}>
+                {lentTo} has it
+                <SetPlace item={id} name={name} change="home" />
+              </Elsewhere>
+            ))}
+            {borrowed.map(({ id, name, owner }) => (
+              <Elsewhere key={id} id={id} name={name}>
+                {owner}&rsquo;s, to give back
+                <SetPlace item={id} name={name} change="given back" />
+              </Elsewhere>
+            ))}
+          </ul>
+        </section>
       )}
       {checks.length === 0 ? (
         <Empty
@@ -85,3 +105,12 @@ export default async function ReadyPage() {
     </>
   );
 }
+
+const Elsewhere = ({ id, name, children }: { id: ItemId; name: string; children: React.ReactNode }) => (
+  <li className="flex flex-wrap items-center gap-3 border-b border-rule py-1">
+    <Link prefetch={false} href={itemPath(id)} className="font-semibold hover:underline">
+      {name}
+    </Link>
+    {children}
+  </li>
+);

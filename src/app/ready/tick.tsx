@@ -2,6 +2,7 @@
 
 import type { ItemId } from "@/core/model";
 import { useDoing } from "@/ui/use-doing";
+import { saveItem, setPlace, type Place } from "../shelf/actions";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";
 
 /** Looked at, and sound; or something is wrong with it, which becomes damage at once. Both with undo. */
@@ -40,5 +41,26 @@ export function Tick({
         Not right<span className="sr-only">: {name}</span>
       </button>
     </span>
+  );
+}
+
+/** A thing lent out has come home, or a borrowed one went back to whose it is; with undo. */
+export function SetPlace({ item, name, change }: { item: ItemId; name: string; change: Place }) {
+  const { busy, run } = useDoing();
+  return (
+    <button
+      type="button"
+      className="btn btn-small no-print ml-auto"
+      disabled={busy}
+      onClick={() =>
+        run(() => setPlace(item, change), {
+          says: () => `${name}: ${change === "home" ? "back here" : change}`,
+          undo: (before) => saveItem(before, true),
+        })
+      }
+    >
+      {change === "home" ? "It is back" : "Given back"}
+      <span className="sr-only">: {name}</span>
+    </button>
   );
 }

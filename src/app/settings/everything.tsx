@@ -12,6 +12,8 @@ interface Look {
   readonly newItems: number;
   readonly newTrips: number;
   readonly same: boolean;
+  /** What an earlier version had let in, and is put right. */
+  readonly mended: readonly string[];
 }
 
 /** Save everything as one file, and bring it back. */
@@ -108,6 +110,19 @@ export function Everything({ owned }: { owned: number }) {
               {file?.name} holds {count(look.items, "thing")} and {count(look.trips, "trip")}; {look.newItems}{" "}
               and {look.newTrips} of them are not here yet.
             </p>
+            {look.mended.length > 0 && (
+              <details>
+                <summary>
+                  {count(look.mended.length, "thing")} that an earlier version had let in{" "}
+                  {look.mended.length === 1 ? "is" : "are"} put right.
+                </summary>
+                <ul>
+                  {look.mended.map((mend) => (
+                    <li key={mend}>{mend}</li>
+                  ))}
+                </ul>
+              </details>
+            )}
             <p className="flex flex-wrap gap-2">
               {owned > 0 && look.newItems + look.newTrips > 0 && (
                 <button type="button" className="btn" disabled={busy} onClick={() => void bring("add")}>

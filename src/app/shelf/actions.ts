@@ -2,7 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { isHeavy, itemProblems, oddOf } from "@/core/ledger/check";
+import { isHeavy, itemProblems, oddOf, placeProblems } from "@/core/ledger/check";
 import { Item, ItemId, Weighing, type ItemState } from "@/core/model";
 import { newThing, OLDER_IS, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
@@ -10,6 +10,7 @@ import { slug } from "@/core/model/slug";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
+import { readLog } from "@/data/log";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
 import { readSettings, saveSettings } from "@/data/settings";
 import { askAbout, changedSince } from "@/ui/changed-since";
@@ -82,21 +83,64 @@ export async function saveItem(raw: unknown, sure: boolean, seen?: z.input<typeo
   const ask = sure ? null : oddOf(item.data);
   if (ask) return { ok: false, fields: {}, ask };
   const db = await store();
-  if (item.data.bag !== null && !(await findItem(db, item.data.bag)))
-    return refuse({ bag: "That bag is no longer on the shelf." });
+  const [misplaced] = await misplacedIn(db, item.data);
+  if (misplaced) return refuse({ [misplaced.path.join(".")]: misplaced.message });
   await saveItems(db, [item.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
+}
+
+async function misplacedIn(db: Db, item: Item) {
+  const shelf = new Set((await allItems(db)).map(({ id }) => id));
+  const carried = item.state === "wished" && (await carriesOf(db, { item: item.id })).length > 0;
+  return placeProblems(
+    item,
+    (id) => shelf.has(id) || id === item.id,
+    () => carried,
+  );
 }
 
 /** Retires a thing, or takes it back; its history stays. Returns the state it was in, for undo. */
 export async function setState(id: ItemId, state: ItemState): Promise<ItemState | null> {
   const db = await store();
   const item = await findItem(db, ItemId.parse(id));
-  if (!item) return null;
+  if (!item || (await misplacedIn(db, { ...item, state })).length > 0) return null;
   await saveItems(db, [{ ...item, state, since: state === "active" ? null : today() }]);
   revalidatePath("/", "layout");
   return item.state;
+}
+
+/** Where a thing comes to: a lent one home, a borrowed one back to whose it is. */
+export type Place = "home" | "given back";
+
+/** Says that a thing came home, or went back to whose it is. Answers with what there was, for undo. */
+export async function setPlace(id: ItemId, to: Place): Promise<Answer<z.input<typeof Item>>> {
+  const db = await store();
+  const item = await findItem(db, ItemId.parse(id));
+  if (!item) return refuse({ "": "That is no longer on the shelf." });
+  await saveItems(db, [
+    to === "home"
+      ? { ...item, lentTo: null }
+      : { ...item, lentTo: null, state: "given back", since: today() },
+  ]);
+  revalidatePath("/", "layout");
+  return { ok: true, value: Item.encode(item) };
+}
+
+/** Where a thing is spoken of that was never carried itself; null where nowhere. */
+async function namedIn(db: Db, id: ItemId): Promise<string | null> {
+  const log = await readLog(db);
+  const trip = log.trips.find(
+    ({ made, stay, felt, picks, carries }) =>
+      [...made, ...stay, ...felt.flatMap(({ slept }) => slept)].includes(id) ||
+      picks[id] !== undefined ||
+      carries.some(({ mark }) => mark?.exit?.for === id),
+  );
+  if (trip) return `on ${trip.name}`;
+  const item = log.items.find(
+    ({ bag, needs, instead }) => bag === id || instead === id || needs.includes(id),
+  );
+  return item ? `by ${item.name}` : null;
 }
 
 /** Takes an item that never went on a trip off the shelf for good. */
@@ -104,6 +148,8 @@ async function deleteItem(id: ItemId): Promise<Answer> {
   const db = await store();
   if ((await carriesOf(db, { item: id })).length > 0)
     return refuse({ "": "It has been on trips: retire it, and its history stays." });
+  const named = await namedIn(db, id);
+  if (named) return refuse({ "": `It is named ${named}: retire it, and its history stays.` });
   await removeItem(db, ItemId.parse(id));
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };

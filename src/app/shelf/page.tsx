@@ -110,6 +110,8 @@ export default async function ShelfPage({
                     {item.name}
                   </Link>
                   {state !== "active" && <i className="ml-2 text-sm text-muted">{state}</i>}
+                  {item.owner && <i className="ml-2 text-sm text-muted">{item.owner}&rsquo;s</i>}
+                  {item.lentTo && <i className="ml-2 text-sm text-stem">{item.lentTo} has it</i>}
                 </td>
                 <td
                   className="num whitespace-nowrap pr-4 text-right"

@@ -4,13 +4,27 @@ import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check";
 import { daysBetween } from "@/core/ledger/days";
+import { walked } from "@/core/ledger/intended";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
-import { BagWeighing, Carry, ItemId, MOST_LEGS, Shared, Track, Trip, TripId } from "@/core/model";
+import {
+  BagWeighing,
+  Carry,
+  ItemId,
+  MOST_LEGS,
+  type LegId,
+  type Mark,
+  Shared,
+  Track,
+  Trip,
+  TripId,
+} from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
+import { refuseAfterExit } from "@/data/exits";
+import { keepOrRefuse } from "@/data/refused";
 import { allItems, findItem } from "@/data/items";
 import { saveTracks } from "@/data/tracks";
 import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
@@ -50,7 +64,10 @@ export async function saveTrip(
     legs: legsOf(raw, known),
   });
   if (!parsed.success) return refuse(byField(parsed.error));
-  const trip = parsed.data;
+  const trip =
+    known?.planned && !parsed.data.planned && parsed.data.intended === null
+      ? { ...parsed.data, intended: walked(known).intended }
+      : parsed.data;
   const now = seen && known && !sure ? seenOf(known, await carriesOf(db, { trip: id })) : null;
   const elsewhere = seen && now ? changedSince(seen, now) : [];
   if (elsewhere.length > 0) return { ok: false, fields: {}, ask: askAbout(elsewhere) };
@@ -75,20 +92,19 @@ export async function saveTrip(
   if (twin)
     return refuse({ name: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is in the log already.` });
   const overlap = others.find(
-    (other) =>
-      other.id !== id &&
-      !other.planned &&
-      !trip.planned &&
-      other.starts < trip.ends &&
-      trip.starts < other.ends,
+    (other) => other.id !== id && !other.planned && other.starts < trip.ends && trip.starts < other.ends,
   );
+  if (overlap && trip.planned)
+    return refuse({
+      starts: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) was walked on some of these days. Plan it for others.`,
+    });
   if (overlap && !sure)
     return {
       ok: false,
       fields: {},
       ask: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) covers some of these days. Keep both?`,
     };
-  const things = Packed.parse(packed);
+  const things = [...new Map(Packed.parse(packed).map((thing) => [thing.item, thing])).values()];
   // A leg taken out takes its membership along; what was on no other leg is packed for none.
   const ids = new Set(trip.legs.map(({ id: leg }) => leg));
   const packedOn = things.map(({ item, legs }) => ({
@@ -111,10 +127,12 @@ export async function saveTrip(
     return refuse({
       packed: `${gone.name} has been ${gone.state} since ${sayDay(gone.since!)}, before this trip.`,
     });
+  const wished = things.map(({ item }) => shelf.get(item)).find((item) => item?.state === "wished");
+  if (wished) return refuse({ packed: `${wished.name} is only wished for.` });
   const track = rawTrack && Track.safeParse({ ...rawTrack, trip: id });
   if (track && !track.success)
     return refuse({ "legs.0.distance": "The track can't be kept. Read it again." });
-  await db.transaction(async (tx) => {
+  const refused = await keepOrRefuse(db, async (tx) => {
     await saveTrips(tx, [trip]);
     if (track) await saveTracks(tx, [track.data]);
     const before = new Map((await carriesOf(tx, { trip: id })).map((carry) => [carry.item, carry]));
@@ -133,13 +151,22 @@ export async function saveTrip(
           item,
           legs,
           shared: before.get(item)?.shared ?? null,
-          mark: before.get(item)?.mark ?? null,
+          mark: onLegs(before.get(item)?.mark ?? null, ids),
         })),
     );
+    await refuseAfterExit(
+      tx,
+      packedOn.map(({ item }) => item),
+    );
   });
+  if (refused) return refuse({ starts: refused });
   revalidatePath("/", "layout");
   return { ok: true, value: id };
 }
+
+/** A mark on a leg that is gone says no more where on the trip it was. */
+const onLegs = (mark: Mark | null, legs: ReadonlySet<LegId>): Mark | null =>
+  mark?.at?.leg && !legs.has(mark.at.leg) ? { ...mark, at: { ...mark.at, leg: null } } : mark;
 
 const Stretches = z.array(
   z.object({ from: z.number().min(0), to: z.number().positive() }).refine(({ from, to }) => from < to, {
@@ -167,7 +194,7 @@ async function moveStretches(
   const known = await findTrip(db, TripId.parse(trip));
   if (!known) return refuse({ "": "That trip is no longer here." });
   const thing = await findItem(db, ItemId.parse(item));
-  if (!thing) return refuse({ "": "That thing is no longer on the shelf." });
+  if (!thing || thing.state === "wished") return refuse({ "": "That thing is not on the shelf." });
   const carries = await carriesOf(db, { trip: known.id });
   const before = carries.find((carry) => carry.item === thing.id);
   if (stretches.length === 0 && before?.mark)
@@ -246,6 +273,10 @@ export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> 
   const known = await findTrip(db, TripId.parse(trip));
   if (!known) return refuse({ "": "That trip is no longer here." });
   const next = { ...known, ...said.data };
+  const shelf = new Set((await allItems(db)).map(({ id }) => id));
+  const named = [...next.made, ...next.stay, ...next.felt.flatMap(({ slept }) => slept)];
+  if (named.some((item) => !shelf.has(item)))
+    return refuse({ "": "Something named here is no longer on the shelf. Reload the page." });
   const problems = tripProblems(next);
   if (problems.length)
     return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));

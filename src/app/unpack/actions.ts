@@ -5,6 +5,7 @@ import { z } from "zod";
 import { boiledWith, intoMark, intoNight } from "@/core/field/into-debrief";
 import { parseFieldLine } from "@/core/field/parse-field-line";
 import { tripProblems } from "@/core/ledger/check";
+import { walked } from "@/core/ledger/intended";
 import { Item, ItemId, LegId, Mark, TripId } from "@/core/model";
 import { HOW_COME, newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
@@ -20,6 +21,7 @@ import { byField, refuse, type Answer } from "@/ui/answer";
 const Joined = z.object({
   line: z.string().max(200, "At most 200 letters."),
   how: z.enum(HOW_COME),
+  owner: Item.shape.owner,
   from: LegId.nullable(),
   after: ItemId.nullable(),
 });
@@ -28,7 +30,7 @@ const Joined = z.object({
 export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): Promise<Answer<ItemId>> {
   const joined = Joined.safeParse(raw);
   if (!joined.success) return refuse(byField(joined.error));
-  const { line, how, from, after } = joined.data;
+  const { line, how, owner, from, after } = joined.data;
   const db = await store();
   const [{ units }, items, known] = [
     await readSettings(db),
@@ -41,7 +43,11 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
   const at = from === null ? 0 : known.legs.findIndex(({ id }) => id === from);
   if (at < 0) return refuse({ from: "That leg is no longer there." });
   const made = Item.safeParse(
-    newThing(parsed, new Set(items.map(({ id }) => id)), { how, on: known.legs[at]?.starts ?? known.starts }),
+    newThing(parsed, new Set(items.map(({ id }) => id)), {
+      how,
+      owner,
+      on: known.legs[at]?.starts ?? known.starts,
+    }),
   );
   if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
   const older = items.find(({ id }) => id === after);
@@ -64,7 +70,7 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
 export async function setWalked(trip: TripId): Promise<void> {
   const db = await store();
   const known = await findTrip(db, TripId.parse(trip));
-  if (known) await saveTrips(db, [{ ...known, planned: false }]);
+  if (known) await saveTrips(db, [walked(known)]);
   revalidatePath("/", "layout");
 }
 
@@ -94,6 +100,7 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
     const answer = await joinOnTheWay(known.id, {
       line: understood.what,
       how: understood.how,
+      owner: understood.owner,
       from: null,
       after: null,
     });

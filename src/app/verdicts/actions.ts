@@ -65,7 +65,8 @@ export async function done(
   );
   if (!judgement || !verdict) return refuse({ "": "That verdict no longer stands. Reload the page." });
   const { item } = judgement.case;
-  const doing = grade === null ? doingOf(log, judgement.case, verdict) : { log: "check" as const };
+  const doing =
+    grade === null ? doingOf(log, judgement.case, verdict) : { log: "check" as const, service: null };
   if (!doing) return refuse({ "": `Log what was done on the page of ${item.name}.` });
   if ("leaves" in doing) {
     const before = await setState(item.id, doing.leaves);
@@ -75,9 +76,18 @@ export async function done(
       value: { undo: { item: item.id, state: before }, says: `${item.name}: ${doing.leaves}` },
     };
   }
-  const logged = await logEntry({ item: item.id, on: today(), what: doing.log, condition: grade });
+  const logged = await logEntry({
+    item: item.id,
+    on: today(),
+    what: doing.log,
+    service: doing.service,
+    condition: grade,
+  });
   if (!logged.ok) return logged;
-  return { ok: true, value: { undo: { entry: logged.value }, says: `${item.name}: ${doing.log} logged` } };
+  return {
+    ok: true,
+    value: { undo: { entry: logged.value }, says: `${item.name}: ${doing.service ?? doing.log} logged` },
+  };
 }
 
 /** Takes back what {@link done} did. */

@@ -3,6 +3,9 @@ import Link from "next/link";
 import { URGENCIES, type Urgency } from "@/core/reasons/finding";
 import type { Judgement, Verdict } from "@/core/reasons/judge";
 import { stays } from "@/core/reasons/verbs";
+import { upcoming } from "@/core/ledger/next-outing";
+import { gapsIn } from "@/core/plan/trust";
+import { sayGapsInShort } from "@/core/plan/words";
 import { says } from "@/core/say/says";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { packWorth } from "@/core/weighin/pack-worth";
@@ -27,7 +30,7 @@ const LANES: Record<Urgency, { name: string; about: string }> = {
 };
 
 export default async function VerdictsPage() {
-  const { book, judgements, toAdd } = await readBook();
+  const { log, book, judgements, toAdd } = await readBook();
   const { units, school } = book.settings;
   if (book.outings.length === 0) {
     return (
@@ -77,6 +80,11 @@ export default async function VerdictsPage() {
     verb: verdict.verb,
     says: says(one, verdict),
   });
+  const gaps = gapsIn(
+    judgements,
+    ({ case: { standing }, verdicts: [lead] }) => standing === "active" && lead.verb !== "drop",
+    upcoming(log.trips, book.today)?.offers,
+  );
   const gone = slips.filter(({ verdict }) => verdict.done);
   const kept = judgements.filter(
     ({ case: { standing }, verdicts: [lead] }) => standing === "active" && stays(lead.verb),
@@ -115,6 +123,11 @@ export default async function VerdictsPage() {
           </span>
         )}
       </PageHead>
+      {gaps.length > 0 && (
+        <p className="mb-2 border-l-4 border-sting pl-4 text-[0.95rem] font-semibold">
+          {sayGapsInShort(gaps)}.
+        </p>
+      )}
       <LastTrip book={book} judgements={judgements} />
       <WorthAsking />
       {lanes.map((lane, n) => (

@@ -31,8 +31,12 @@ export interface Kept {
 const GONE_BEFORE_TIME: readonly State[] = ["lost", "thrown out"];
 const currencyOf = (item: FullItem, own: string) => item.currency ?? own;
 
+/** What is borrowed was paid for by somebody else. */
+const isPaidFor = ({ case: { item } }: Judgement) => item.owner === null;
+
 /** What was spent, each currency by itself: they are never added. */
-export function pursesOf(judgements: readonly Judgement[], own: string): Purse[] {
+export function pursesOf(all: readonly Judgement[], own: string): Purse[] {
+  const judgements = all.filter(isPaidFor);
   const byCurrency = groupBy(judgements, ({ case: { item } }) => currencyOf(item, own));
   // Entries are told in the owner's currency, whatever the thing was bought in.
   const spentOn = (some: readonly Judgement[]) =>
@@ -63,7 +67,7 @@ const isMendedAndUsed = ({ case: { history, marked } }: Judgement) => {
 
 /** What each slot, or thing without one, has cost for its nights and its way; the dearest first. Those without a price are left out. */
 export function keptOf(judgements: readonly Judgement[], own: string): Kept[] {
-  const priced = judgements.filter(({ case: { item } }) => item.price !== null);
+  const priced = judgements.filter((one) => isPaidFor(one) && one.case.item.price !== null);
   return [
     ...groupBy(
       priced,

@@ -40,7 +40,13 @@ export type Understood =
       readonly amount: number;
       readonly unit: string;
     }
-  | { readonly as: "joined"; readonly how: "bought" | "found"; readonly what: string }
+  | {
+      readonly as: "joined";
+      readonly how: "bought" | "found" | "borrowed";
+      readonly what: string;
+      /** Whose it is, where it is borrowed and that was said. */
+      readonly owner: string | null;
+    }
   | { readonly as: "note" };
 
 export interface FieldLine {
@@ -88,7 +94,9 @@ const IN_WHAT = /\b(?:in|under|on|with)\s+(.+)$/i;
 const AMOUNT = /(?<![\d.,])(\d+(?:[.,]\d+)?)\s*(kg|g|oz|lb|litres?|liters?|ml|l|%)(?![\p{L}\d])/iu;
 const LEFT = /\b(left|remaining|still there)\b/i;
 const BOILED = /\bboil(?:ed|t)?\b/i;
-const JOINED = /^\s*(bought|found)\s+(?:a |an |the |some )?(.+)$/i;
+/** "gaiters from Ida". */
+const FROM_WHOM = /^(.+?)\s+(?:from|of)\s+([^,]{1,60})$/i;
+const JOINED = /^\s*(bought|found|borrowed)\s+(?:a |an |the |some )?(.+)$/i;
 
 /**
  * Reads a line as people write it on the way: "torch died, km 41", "poncho sent home", "cold night, 2 °C, in quilt and
@@ -155,8 +163,15 @@ function understand(
   }
   const joined = JOINED.exec(text);
   if (joined) {
-    see(/^\s*(bought|found)\b/i, "what happened");
-    return { as: "joined", how: joined[1]!.toLowerCase() as "bought" | "found", what: joined[2]!.trim() };
+    see(/^\s*(bought|found|borrowed)\b/i, "what happened");
+    const how = joined[1]!.toLowerCase() as "bought" | "found" | "borrowed";
+    const lender = how === "borrowed" ? FROM_WHOM.exec(joined[2]!) : null;
+    return {
+      as: "joined",
+      how,
+      what: (lender ? lender[1]! : joined[2]!).trim(),
+      owner: lender ? lender[2]!.trim() : null,
+    };
   }
   return { as: "note" };
 }

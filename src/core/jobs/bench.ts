@@ -119,6 +119,10 @@ function toBuy(jobs: readonly BenchJob[], toAdd: readonly Addition[], { wishes }
   ];
 }
 
+/** The name that a job keeps in a calendar. */
+export const jobId = (item: ItemId, verb: BenchVerb, reason: Verdict["reason"]) =>
+  `${item}-${verb}-${reason.replaceAll(" ", "-")}`;
+
 /** Jobs by what they want: everything that wants seam sealer; most jobs first, those that want nothing last. */
 export function byMaterial(
   jobs: readonly BenchJob[],

@@ -6,7 +6,10 @@ import { additions } from "../reasons/add";
 import { judgeAll } from "../reasons/judge";
 import { stepsFor } from "../trade/steps";
 import { benchOf, byMaterial } from "./bench";
+import { Task } from "../model";
+import { fromCalendar, type CalendarDay } from "./from-calendar";
 import { readyFor } from "./ready";
+import { servicesAhead } from "./services";
 
 /** Two trips: the pad leaked, the torch died of a defect, the filter froze, the shell let water in; a sit mat was missed twice. */
 const log = (more: { entries?: object[]; rulings?: object[]; tasks?: object[] } = {}) =>
@@ -155,5 +158,165 @@ describe("ready", () => {
       done: false,
       last: "2026-07-15",
     });
+  });
+});
+
+// Worked by hand: trips of four nights and 50 km each, used on all; 12 nights in all.
+describe("services by their count", () => {
+  const served = (more: { entries?: object[]; services?: object[]; kinds?: object; plan?: object } = {}) => {
+    const told = logOf({
+      settings: { kinds: more.kinds ?? {} },
+      items: [
+        { id: "pack", name: "Pack", kind: "pack", weight: "1000 g", services: more.services ?? [] },
+        { id: "mug", name: "Mug", kind: "mug", weight: "50 g" },
+      ],
+      trips: [
+        ...[1, 2, 3].map((n) => ({
+          id: `t${n}`,
+          name: `T${n}`,
+          starts: `2026-0${n + 4}-01`,
+          ends: `2026-0${n + 4}-05`,
+          distance: "50 km",
+          marks: [
+            { item: "pack", use: "used" },
+            { item: "mug", use: n === 2 ? "hardly" : "used" },
+          ],
+        })),
+        ...(more.plan ? [more.plan] : []),
+      ],
+      entries: more.entries ?? [],
+    });
+    const book = openBook(told, "2026-08-20");
+    const judgements = judgeAll(survey(book));
+    return {
+      rows: servicesAhead(book, judgements).map(
+        ({ item, what, since, every, standing }) => `${item.id}: ${what}, ${since} of ${every}, ${standing}`,
+      ),
+      lead: judgements.find(({ case: { item } }) => item.id === "pack")!.verdicts[0],
+    };
+  };
+  const every = (count: number, unit: string) => ({
+    services: [{ what: "wax the zip", every: count, unit }],
+  });
+
+  test("due, soon and overdue, by nights, distance and trips", () => {
+    expect(served(every(12, "nights")).rows).toEqual(["pack: wax the zip, 12 of 12, due"]);
+    expect(served(every(9, "nights")).rows).toEqual(["pack: wax the zip, 12 of 9, overdue"]);
+    expect(served(every(16, "nights")).rows).toEqual(["pack: wax the zip, 12 of 16, soon"]);
+    expect(served(every(40, "nights")).rows).toEqual([]);
+    expect(served(every(150_000, "m")).rows).toEqual(["pack: wax the zip, 150000 of 150000, due"]);
+    expect(served(every(4, "trips")).rows).toEqual(["pack: wax the zip, 3 of 4, soon"]);
+  });
+
+  test("one of a kind's is of everything of the kind, and hardly used is a tenth", () => {
+    const { rows } = served({
+      kinds: { mug: { own: [{ what: "descale it", every: 8.4, unit: "nights" }] } },
+    });
+    expect(rows).toEqual(["mug: descale it, 8.4 of 8.4, due"]);
+  });
+
+  test("what the next trip brings to its count is soon due", () => {
+    const plan = {
+      id: "p",
+      name: "P",
+      starts: "2026-09-01",
+      ends: "2026-09-11",
+      distance: "90 km",
+      planned: true,
+    };
+    expect(served(every(20, "nights")).rows).toEqual([]);
+    expect(served({ ...every(20, "nights"), plan }).rows).toEqual(["pack: wax the zip, 12 of 20, soon"]);
+  });
+
+  test("done by its name it begins anew, and settles nothing else; another service does not settle it", () => {
+    const entry = (what: string, service: string | null, on = "2026-06-20") => ({
+      item: "pack",
+      on,
+      what,
+      service,
+    });
+    const own = { ...every(8, "nights"), entries: [entry("own service", "wax the zip")] };
+    // Four nights since, and the usual next trip would bring four more.
+    expect(served(own).rows).toEqual(["pack: wax the zip, 4 of 8, soon"]);
+    expect(served({ ...every(8, "nights"), entries: [entry("service", null)] }).rows).toEqual([
+      "pack: wax the zip, 12 of 8, overdue",
+    ]);
+    // Half way through the third trip: two of its four nights are after it, by days 2 of 5.
+    const midway = { ...every(8, "nights"), entries: [entry("own service", "wax the zip", "2026-07-03")] };
+    expect(served({ ...midway, ...every(1.6, "nights") }).rows).toEqual([
+      "pack: wax the zip, 1.6 of 1.6, due",
+    ]);
+  });
+
+  test("a due one is a verdict in its owner's words, and washes and days count too", () => {
+    const { lead } = served(every(12, "nights"));
+    expect(lead).toMatchObject({ verb: "service", reason: "own service", sureness: "sure" });
+    const wash = (on: string) => ({ item: "pack", on, what: "wash" });
+    expect(served({ ...every(2, "washes"), entries: [wash("2026-06-10"), wash("2026-07-10")] }).rows).toEqual(
+      ["pack: wax the zip, 2 of 2, due"],
+    );
+    // From its first trip, 1 May, to 20 August.
+    expect(served(every(111, "days")).rows).toEqual(["pack: wax the zip, 111 of 111, due"]);
+  });
+});
+
+describe("a calendar read back", () => {
+  const task = (id: string, more: object = {}) =>
+    Task.parse({ id, what: "sew on the hook", item: "pack", ...more });
+  const day = (uid: string, more: Partial<CalendarDay> = {}): CalendarDay => ({
+    uid,
+    on: "2026-12-01",
+    summary: "sew on the hook: Pack",
+    about: "",
+    repeats: false,
+    undated: null,
+    ...more,
+  });
+  const around = { nameOf: () => "Pack", jobs: new Set(["pad-repair-open-trouble"]) };
+
+  test("what is as it was changes nothing, put on a day for want of one or on its own", () => {
+    expect(fromCalendar([day("a@nettle-tally", { undated: "2026-12-01" })], [task("a")], around)).toEqual({
+      changes: [],
+      same: 1,
+      verdicts: 0,
+    });
+    const dated = task("a", { due: "2026-12-01" });
+    expect(fromCalendar([day("a@nettle-tally")], [dated], around).same).toBe(1);
+  });
+
+  test("edited there it is changed here: moved, renamed, a note; the thing stays", () => {
+    const moved = fromCalendar(
+      [
+        day("a@nettle-tally", {
+          on: "2026-12-09",
+          undated: "2026-12-01",
+          summary: "sew it: Pack",
+          about: "blue",
+        }),
+      ],
+      [task("a")],
+      around,
+    ).changes;
+    expect(moved).toMatchObject([
+      { is: "changed", task: { id: "a", due: "2026-12-09", what: "sew it", note: "blue", item: "pack" } },
+    ]);
+  });
+
+  test("a day of another's is a new job once, however often it is read, and a verdict's job is left to the log", () => {
+    const days = [
+      day("x y@elsewhere", { summary: "pick up the tent" }),
+      day("pad-repair-open-trouble@nettle-tally"),
+    ];
+    const first = fromCalendar([...days, days[0]!], [], around);
+    expect(first).toMatchObject({
+      changes: [{ is: "new", task: { what: "pick up the tent" } }],
+      verdicts: 1,
+    });
+    const again = fromCalendar(
+      days,
+      first.changes.map(({ task: taken }) => taken),
+      around,
+    );
+    expect(again).toMatchObject({ changes: [], same: 1 });
   });
 });

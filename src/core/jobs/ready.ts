@@ -21,6 +21,9 @@ export interface Ready {
   /** It was so long that store may have spoilt what it can. */
   readonly afterStore: boolean;
   readonly checks: readonly ReadyCheck[];
+  /** What somebody else has, and what is somebody else's. */
+  readonly away: readonly FullItem[];
+  readonly borrowed: readonly FullItem[];
 }
 
 /** A rest from so many days on can spoil what store can spoil. Common practice, no source. */
@@ -88,7 +91,14 @@ export function readyFor(book: Book, judgements: readonly Judgement[]): Ready {
     .filter(({ case: { standing }, verdicts }) => standing === "active" && !verdicts.some(isToReplace))
     .flatMap((judgement) => checkOf(judgement, book, { last, afterStore }) ?? [])
     .sort((a, b) => Number(a.done) - Number(b.done) || WHYS.indexOf(a.why) - WHYS.indexOf(b.why));
-  return { stored, afterStore, checks };
+  const here = book.items.filter(({ state }) => state === "active");
+  return {
+    stored,
+    afterStore,
+    checks,
+    away: here.filter(({ lentTo }) => lentTo !== null),
+    borrowed: here.filter(({ owner }) => owner !== null),
+  };
 }
 
 const isToReplace = ({ verb, done, ruling }: Judgement["verdicts"][number]) =>

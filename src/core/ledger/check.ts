@@ -1,7 +1,7 @@
-import { marked, openBook, type Marked } from "./book";
+import { marked, openBook } from "./book";
 import { daysBetween } from "./days";
 import type { FullItem } from "../trade/full-item";
-import type { Item, ItemId, Log, Trip } from "../model";
+import type { Carry, Item, ItemId, Log, Trip } from "../model";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
 import { sayDay, sayDays } from "../units/speak";
@@ -44,6 +44,29 @@ export function itemProblems({ weights, ratings: { empty } }: Pick<Item, "weight
         },
       ]
     : [];
+}
+
+/** What can't be right of one thing among the others. Paths start at the item. */
+export function placeProblems(
+  { id, bag, needs, instead, state, name }: Pick<Item, "id" | "bag" | "needs" | "instead" | "state" | "name">,
+  isKnown: (id: ItemId) => boolean,
+  isCarried: (id: ItemId) => boolean,
+): Problem[] {
+  const named: readonly (readonly [Problem["path"], ItemId | null])[] = [
+    [["bag"], bag],
+    [["instead"], instead],
+    ...needs.map((need, n) => [["needs", n], need] as const),
+  ];
+  const problems = named.flatMap(([path, other]): Problem[] =>
+    other === null || isKnown(other) ? [] : [{ path, message: `“${other}” is not among the items.` }],
+  );
+  if (bag === id) problems.push({ path: ["bag"], message: "A thing can't ride inside itself." });
+  if (state === "wished" && isCarried(id))
+    problems.push({
+      path: ["state"],
+      message: `“${name}” is only wished for, and can’t have been carried.`,
+    });
+  return problems;
 }
 
 /** What is wrong within one trip. Paths start at the trip. */
@@ -96,6 +119,7 @@ export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
 /** What is wrong between records: doubles, names of things that are not there, things carried after they were gone. */
 export function logProblems(log: Log): Problem[] {
   const items = new Map(log.items.map((item) => [item.id, item]));
+  const along = new Set(log.trips.flatMap(({ carries }) => carries.map(({ item }) => item)));
   const trips = new Set<string>();
   const problems: Problem[] = [
     ...doubles(log.items, "items"),
@@ -108,14 +132,16 @@ export function logProblems(log: Log): Problem[] {
     if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
   };
   log.items.forEach((item, i) => {
-    if (item.bag !== null) known(item.bag, ["items", i, "bag"]);
-    if (item.instead !== null) known(item.instead, ["items", i, "instead"]);
     problems.push(
-      ...itemProblems(item).map(({ path, message }) => ({ path: ["items", i, ...path], message })),
+      ...[
+        ...itemProblems(item),
+        ...placeProblems(
+          item,
+          (id) => items.has(id),
+          (id) => along.has(id),
+        ),
+      ].map(({ path, message }) => ({ path: ["items", i, ...path], message })),
     );
-    item.needs.forEach((need, n) => known(need, ["items", i, "needs", n]));
-    if (item.bag === item.id)
-      problems.push({ path: ["items", i, "bag"], message: "A thing can't ride inside itself." });
   });
   log.trips.forEach((trip, t) => {
     problems.push(
@@ -135,11 +161,6 @@ export function logProblems(log: Log): Problem[] {
     trip.carries.forEach((carry, c) => {
       const path = ["trips", t, "marks", c];
       known(carry.item, [...path, "item"]);
-      if (items.get(carry.item)?.state === "wished")
-        problems.push({
-          path: [...path, "item"],
-          message: `“${items.get(carry.item)!.name}” is only wished for, and can’t have been carried.`,
-        });
       if (carried.has(carry.item))
         problems.push({
           path: [...path, "item"],
@@ -174,7 +195,11 @@ export function logProblems(log: Log): Problem[] {
         message: "A ruling names its item, or, where the verb is “add”, what was to be added.",
       });
   });
-  return problems.length ? problems : carriedAfterExit(log);
+  if (problems.length) return problems;
+  return carriedAfterExit(log).map((wrong) => ({
+    path: ["trips", log.trips.indexOf(wrong.trip), "marks", wrong.trip.carries.indexOf(wrong.carry)],
+    message: sayAfterExit(wrong),
+  }));
 }
 
 /** Legs that share an id, end before they start, or lie outside the trip. */
@@ -239,26 +264,28 @@ function doubles(records: readonly { readonly id: string }[], name: string): Pro
   );
 }
 
-function carriedAfterExit(log: Log): Problem[] {
-  const book = openBook(log, "9999-12-31");
+/** A thing marked on a trip after it had left on another. */
+export interface AfterExit {
+  readonly item: FullItem;
+  readonly exit: Trip;
+  readonly how: string;
+  readonly trip: Trip;
+  readonly carry: Carry;
+}
+
+/** Every thing that is marked on a trip after it had left: it can't have been there, or did not leave. */
+export function carriedAfterExit(log: Pick<Log, "settings" | "items" | "trips">): AfterExit[] {
+  const book = openBook({ ...log, entries: [], rulings: [], tasks: [] }, "9999-12-31");
   return book.items.flatMap((item) => {
     const carries = marked(book.carriedOf(item.id));
-    return carries.flatMap((carry, n) => {
-      const before = exitBefore(item, carries.slice(0, n));
-      if (!before) return [];
-      const t = log.trips.indexOf(carry.outing.trip);
-      const c = carry.outing.trip.carries.indexOf(carry.carry);
-      return [
-        {
-          path: ["trips", t, "marks", c],
-          message: `“${item.name}” is carried on ${carry.outing.trip.name}, after it was ${before}.`,
-        },
-      ];
+    return carries.flatMap((one, n): AfterExit[] => {
+      const gone = departureOf({ ...item, state: "active" }, carries.slice(0, n).slice(-1));
+      return gone?.outing
+        ? [{ item, exit: gone.outing.trip, how: gone.how, trip: one.outing.trip, carry: one.carry }]
+        : [];
     });
   });
 }
 
-function exitBefore(item: FullItem, earlier: readonly Marked[]): string | null {
-  const gone = departureOf({ ...item, state: "active" }, earlier.slice(-1));
-  return gone && `${gone.how} on ${gone.outing?.trip.name}`;
-}
+export const sayAfterExit = ({ item, exit, how, trip }: AfterExit): string =>
+  `“${item.name}” is carried on ${trip.name}, after it was ${how} on ${exit.name}.`;

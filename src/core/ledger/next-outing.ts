@@ -34,8 +34,12 @@ const USUAL_METRES = 120_000;
 /** What is usual is told by the last so many. */
 const LATELY = 5;
 
+/** The first trip to come that is planned. */
+export const upcoming = (trips: readonly Trip[], today: string): Trip | undefined =>
+  trips.find((trip) => (trip.planned || trip.starts > today) && trip.ends >= today);
+
 export function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: string): NextOuting {
-  const planned = trips.find((trip) => (trip.planned || trip.starts > today) && trip.ends >= today);
+  const planned = upcoming(trips, today);
   return planned ? asPlanned(planned) : usual(outings.slice(-LATELY));
 }
 

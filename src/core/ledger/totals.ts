@@ -39,7 +39,7 @@ export interface Totals {
 const USE_SHARE = { used: 1, hardly: 0.1, unused: 0 } as const;
 
 /** Part of the days that it was carried, 0 to 1, on which an item was in use; known days win over the bare mark. */
-function shareUsed(mark: Mark, days: number): number {
+export function shareUsed(mark: Mark, days: number): number {
   return mark.days === null || mark.use === "unused"
     ? USE_SHARE[mark.use]
     : Math.min(1, mark.days / Math.max(1, days));

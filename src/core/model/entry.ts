@@ -3,7 +3,7 @@ import { Distance } from "../units/quantity";
 import { Amount, Condition, Day, ItemId, Money, Note, Reading, RecordId } from "./basics";
 import { Frost, Symptom } from "./words";
 
-/** `trial`: tried on purpose near home, in what matters. */
+/** `trial`: tried on purpose near home, in what matters; `own service`: one that its owner wants done, by its name. */
 export const EntryWhat = z.enum([
   "wear",
   "damage",
@@ -14,6 +14,7 @@ export const EntryWhat = z.enum([
   "check",
   "trial",
   "loan",
+  "own service",
 ]);
 export type EntryWhat = z.infer<typeof EntryWhat>;
 
@@ -28,6 +29,13 @@ export const Entry = z.object({
   cost: Money.nullable().default(null),
   condition: Condition.nullable().default(null),
   reading: Reading.nullable().default(null),
+  service: z
+    .string()
+    .trim()
+    .max(80)
+    .nullable()
+    .default(null)
+    .meta({ description: "The service of the owner's own that it was; null: none by name." }),
   symptoms: z.array(Symptom).max(6).default([]),
   frost: Frost.nullable().default(null),
   note: Note.default(""),

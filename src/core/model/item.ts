@@ -9,6 +9,7 @@ export const ItemState = z.enum([
   "worn out",
   "lost",
   "given away",
+  "given back",
   "sold",
   "thrown out",
   "wished",
@@ -49,6 +50,25 @@ const Ratings = z
   })
   .partial();
 export type Ratings = z.infer<typeof Ratings>;
+
+/** What a service's count runs over. */
+export const ServiceUnit = z.enum(["m", "nights", "trips", "washes", "days"]);
+export type ServiceUnit = z.infer<typeof ServiceUnit>;
+
+/** A service that its owner wants done, on a thing or on all of a kind. */
+export const OwnService = z.object({
+  what: z.string().trim().min(1, "Say what is to be done.").max(80, "Keep it under 80 characters."),
+  every: z
+    .number("Write how often, as a number.")
+    .gt(0, "It must be above nothing.")
+    .max(1e9, "That is more than can be right.")
+    .meta({ description: "How much of `unit` from one to the next; metres for lengths." }),
+  unit: ServiceUnit,
+});
+export type OwnService = z.infer<typeof OwnService>;
+
+/** Most services that one thing, or one kind, has of its owner's own. */
+export const MOST_SERVICES = 12;
 
 /** A part with a life of its own: insoles, tips, element, igniter, washer. */
 const Part = z.object({
@@ -136,6 +156,27 @@ export const Item = z.object({
   instead: ItemId.nullable()
     .default(null)
     .meta({ description: "Of a thing wished for: what it would take the place of." }),
+  owner: z
+    .string()
+    .trim()
+    .max(60, "Keep the name under 60 characters.")
+    .nullable()
+    .default(null)
+    .meta({ description: "Whose it is, of a thing borrowed; null: the keeper's own." }),
+  lentTo: z
+    .string()
+    .trim()
+    .max(60, "Keep the name under 60 characters.")
+    .nullable()
+    .default(null)
+    .meta({ description: "Who has it, or where it is; null: it is at home." }),
+  delivery: z
+    .int("Write whole days.")
+    .min(0, "Days can't be below zero.")
+    .max(365, "A year at most.")
+    .nullable()
+    .default(null)
+    .meta({ description: "Of a thing wished for: days that it takes to come." }),
   slot: z
     .string()
     .trim()
@@ -163,6 +204,11 @@ export const Item = z.object({
     .default([])
     .meta({ description: "What it can't do without: the poles that hold up a shelter." }),
   parts: z.array(Part).max(20).default([]),
+  services: z
+    .array(OwnService)
+    .max(MOST_SERVICES, "Twelve services at most.")
+    .default([])
+    .meta({ description: "Services that the owner wants done on it, beside those of its kind." }),
   ratings: Ratings.default({}),
   note: Note.default(""),
 });

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Mass } from "../units/quantity";
 import { Units } from "../units/speak";
+import { MOST_SERVICES, OwnService } from "./item";
 import { Consequence, SchoolName, Terrain } from "./words";
 
 const Above = (what: string, min: number, max: number) =>
@@ -46,6 +47,10 @@ export const KindNumbers = z
     services: z
       .record(z.string().max(80), Above("The count", 0, 1e9))
       .meta({ description: "By service: the wear after which it is due." }),
+    own: z
+      .array(OwnService)
+      .max(MOST_SERVICES, "Twelve services at most.")
+      .meta({ description: "Services that the owner wants done on everything of the kind." }),
   })
   .partial();
 export type KindNumbers = z.infer<typeof KindNumbers>;

@@ -81,6 +81,14 @@ const Foreseen = z.object({
   resupply: Amount.nullable().default(null).meta({ description: "Days from one shop to the next." }),
 });
 
+/** What had been planned of a trip that was then walked. */
+const Intended = z.object({
+  starts: Day,
+  ends: Day,
+  nights: z.int().min(0).max(1000),
+  distance: Distance,
+});
+
 /** Where its owner moved a thing on the list of a trip to come. */
 export const Moved = z.enum(["take", "leave"]);
 export type Moved = z.infer<typeof Moved>;
@@ -108,6 +116,9 @@ export const Trip = z.object({
     .meta({ description: "Nights out; null: from the dates." }),
   planned: z.boolean().default(false).meta({ description: "true: not walked yet." }),
   cut: z.boolean().default(false).meta({ description: "Cut short before its time." }),
+  intended: Intended.nullable()
+    .default(null)
+    .meta({ description: "What had been planned, once it is walked; null: no more than was walked." }),
   legs: z.array(Leg).max(MOST_LEGS),
   conditions: Conditions.default({}),
   offers: Offers.default({}),

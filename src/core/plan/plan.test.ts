@@ -1,9 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
-import { sayGap, sayShort, sayWhy } from "./words";
+import { supplyUses } from "../weighin/supplies";
+import { sayGap, sayOnSomeLegs, sayShort, sayWhy } from "./words";
 import { callOn } from "./foresee";
 import { planFor } from "./plan";
+import { onSomeLegs, stagesOf } from "./stages";
 
 const TODAY = "2026-11-26";
 const ITEMS = [
@@ -205,4 +207,141 @@ describe("a plan worked by hand", () => {
 test("an empty shelf has an empty plan", () => {
   const plan = planFor(openBook(logOf({ items: [] }), TODAY), null);
   expect(plan).toMatchObject({ lines: [], gaps: [], short: [], saved: 0, lastLoad: null });
+});
+
+describe("a plan of several legs, by hand", () => {
+  const LEGS = [
+    { name: "Shore", distance: "40 km" },
+    { name: "Plateau", distance: "20 km", conditions: { "snow or ice": "strong" } },
+    { name: "Down", distance: "40 km" },
+  ];
+  const legged = (more: object = {}, items: object[] = []) => {
+    const log = walked({
+      items: [{ id: "spikes", name: "Spikes", kind: "traction", weight: "350 g" }, ...items],
+      plan: {
+        legs: LEGS,
+        conditions: { "snow or ice": "none", rain: "some" },
+        picks: { spikes: "take" },
+        ...more,
+      },
+    });
+    const trip = log.trips.find(({ id }) => id === "p")!;
+    const plan = planFor(openBook(log, TODAY), trip);
+    const some = onSomeLegs(plan, trip);
+    return { plan, some, stages: stagesOf(plan, trip, some) };
+  };
+
+  test("spikes for the middle leg are posted ahead to it and sent home after", () => {
+    const { some, plan } = legged();
+    expect(some).toMatchObject([{ legs: [1], without: 80_000, postedAhead: true, sentHome: true }]);
+    expect(some[0]!.line.item.id).toBe("spikes");
+    expect(sayOnSomeLegs(some[0]!, plan.book.settings.units).replaceAll(/[\u00a0\u202f]/g, " ")).toBe(
+      "Spikes: wanted on leg 2 only. Posted ahead and sent home after, 350 g is off your back for 80 km.",
+    );
+  });
+
+  test("what every leg calls for, is dangerous to lack, or saves too little stays in the pack", () => {
+    const whole = legged({ conditions: { "snow or ice": "strong" } });
+    expect(whole.some).toEqual([]);
+    const light = legged({}, [{ id: "clip", name: "Clip", kind: "traction", weight: "20 g" }]);
+    expect(light.some.map(({ line }) => line.item.id)).toEqual(["spikes"]);
+    const shell = legged(
+      {
+        conditions: { rain: "none" },
+        legs: [{ distance: "50 km", conditions: { rain: "strong" } }, { distance: "50 km" }],
+      },
+      [{ id: "shell", name: "Shell", kind: "rain shell", weight: "400 g" }],
+    );
+    expect(shell.some.map(({ line }) => line.item.id)).not.toContain("shell");
+  });
+
+  // Four days of 100 km: 1.6, 0.8 and 1.6 days. What goes on the back is the plan's, and food is a day's times the days to the shop.
+  test("what is on the back where each leg begins", () => {
+    const { plan, stages } = legged();
+    const back = plan.load.base + plan.load.consumable + plan.load.hobby;
+    const food = supplyUses(plan.book)
+      .find(({ rule }) => rule.sort === "food" && rule.over === "day")!
+      .rate.enoughFor(0.9);
+    const gas = supplyUses(plan.book)
+      .find(({ rule }) => rule.sort === "fuel" && rule.over === "night" && rule.unit === "g")!
+      .rate.enoughFor(0.9);
+    const [shore, plateau, down] = stages;
+    expect(shore!.onBack).toBeCloseTo(back - 350 + 4 * food, 6);
+    expect(plateau!.onBack).toBeCloseTo(back - (gas * 3 * 1.6) / 4 + 2.4 * food, 6);
+    expect(down!.onBack).toBeCloseTo(back - 350 - (gas * 3 * 2.4) / 4 + 1.6 * food, 6);
+    expect(stages.map(({ from, to }) => [from, to])).toEqual([
+      [0, 40_000],
+      [40_000, 60_000],
+      [60_000, 100_000],
+    ]);
+    // A shop every two days: at the start food for two, on the plateau for what is left of them.
+    const shops = legged({ foreseen: { resupply: 2 } }).stages;
+    expect(shops[0]!.onBack).toBeCloseTo(back - 350 + 2 * food, 6);
+    expect(shops[1]!.onBack - plateau!.onBack).toBeCloseTo((0.4 - 2.4) * food, 6);
+  });
+});
+
+describe("what counts short, is lent, or has been replaced", () => {
+  const along = (id: string, use = "used") => ({ item: id, use });
+  const with_ = (items: object[], marks: readonly (readonly object[])[], plan: object = {}) => {
+    const log = logOf({
+      items: [{ id: "pack", name: "Pack", kind: "pack", weight: "1000 g" }, ...items],
+      trips: [
+        ...marks.map((each, n) => ({
+          id: `t${n}`,
+          name: `T${n}`,
+          starts: `2026-0${n + 3}-10`,
+          ends: `2026-0${n + 3}-13`,
+          distance: "50 km",
+          marks: [along("pack"), ...each],
+        })),
+        {
+          id: "p",
+          name: "P",
+          starts: "2027-02-01",
+          ends: "2027-02-04",
+          distance: "60 km",
+          planned: true,
+          ...plan,
+        },
+      ],
+    });
+    return planFor(openBook(log, TODAY), log.trips.at(-1)!);
+  };
+  const thing = (id: string, kind: string, more: object = {}) => ({
+    id,
+    name: id,
+    kind,
+    weight: "40 g",
+    ...more,
+  });
+
+  test("a bank without a cable, and one cable where two were in use", () => {
+    const bank = thing("bank", "power bank");
+    const cables = [thing("a", "cable"), thing("b", "cable")];
+    const both = [along("bank"), along("a"), along("b")];
+    expect(with_([bank, ...cables], [both, both, both]).short).toEqual([]);
+    const one = with_([bank, ...cables], [both, both, both], { picks: { b: "leave" } });
+    expect(one.short.map(sayShort)).toEqual([
+      "Cable: one fewer than were in use on each of your last two trips with any.",
+    ]);
+    const none = with_([bank], [[along("bank")]]);
+    expect(none.short.map(sayShort)).toEqual(["bank goes without a cable to fill it."]);
+  });
+
+  test("a lent thing is not ready before it is back", () => {
+    const plan = with_([thing("pot", "pot", { lentTo: "Ida" })], [[along("pot")], [along("pot")]]);
+    expect(columns(plan).pot).toBe("not ready");
+    expect(sayWhy(lineOf(plan, "pot"))).toBe("Ida has it: get it back.");
+  });
+
+  test("a mug that another has gone in the place of since stays at home; one that went beside it does not", () => {
+    const mugs = [thing("old", "mug"), thing("new", "mug")];
+    const since = with_(mugs, [[along("old")], [along("new")], [along("new")]]);
+    expect(columns(since)).toMatchObject({ old: "leave", new: "take" });
+    expect(sayWhy(lineOf(since, "old"))).toBe("new goes in its place.");
+    expect(columns(with_(mugs, [[along("old")], [along("new")]])).old).toBe("take");
+    const beside = with_(mugs, [[along("old"), along("new")], [along("new")], [along("new")]]);
+    expect(columns(beside).old).toBe("take");
+  });
 });

@@ -5,10 +5,8 @@ import { asPlanned, type NextOuting } from "../ledger/next-outing";
 import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
 import { additions, type Addition } from "../reasons/add";
 import { judgeAll, type Judgement, type Verdict } from "../reasons/judge";
-import { isRoutine } from "../reasons/service";
 import { leavesHome } from "../reasons/verbs";
 import type { FullItem } from "../trade/full-item";
-import { ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
 import { cansFor, cansOf, supplyUses } from "../weighin/supplies";
@@ -16,10 +14,12 @@ import { sleepOf } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
 import { callOn, chanceOfUse, type Call } from "./foresee";
+import { firstToDo, gapsIn, type Gap } from "./trust";
 
 /** Why it stands there. */
 type Why =
   | { readonly is: "moved" | "at home" | "earns its place" | "cover" | "essential" | "wanted" }
+  | { readonly is: "lent"; readonly to: string }
   | { readonly is: "verdict"; readonly verdict: Verdict }
   | { readonly is: "not called" | "might be called"; readonly triggers: readonly Trigger[] }
   | { readonly is: "called"; readonly triggers: readonly Trigger[] }
@@ -37,13 +37,6 @@ export interface PlanLine {
   readonly own: Column;
 }
 
-/** A job that nothing taken does as it should. */
-export interface Gap {
-  readonly job: Job;
-  /** What is taken for it, and not to be trusted; none where nothing does it. */
-  readonly doubted: readonly PlanLine[];
-}
-
 /** What wears out on the way: with which chance, and most likely after how many metres. */
 export interface WearingOut {
   readonly line: PlanLine;
@@ -53,9 +46,9 @@ export interface WearingOut {
 
 /** Something that counts one short: a stove without gas, a tent without its poles. */
 export interface Short {
-  readonly what: "no fuel" | "pieces" | "needs";
+  readonly what: "no fuel" | "pieces" | "needs" | "no cable" | "fewer";
   readonly item: FullItem;
-  /** What it needs; pieces that are out. */
+  /** What it needs; pieces, or things of its kind, that are wanting. */
   readonly needs: FullItem | null;
   readonly pieces: number;
 }
@@ -125,7 +118,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
     next,
     book: ahead,
     lines,
-    gaps: gapsIn(along, trip?.offers ?? {}),
+    gaps: gapsIn(judgements, ({ case: { item } }) => along.some((line) => line.item === item), trip?.offers),
     short: shortIn(along, ahead),
     toAdd: additions(ahead, judgements),
     wearingOut: wearingOut(along, next),
@@ -228,7 +221,7 @@ const wantedAfterAll = ({ item, use }: Case, { missedOf }: Book) =>
 /** Another that does the same job, and went last: two pairs of shoes are not walked in at once. */
 function rivalOf({ item, marked }: Case, judgements: readonly Judgement[], book: Book): FullItem | null {
   const job = ONE_AT_A_TIME.find((each) => item.jobs[0] === each);
-  if (!job) return null;
+  if (!job) return superseded(item, marked, judgements);
   const others = judgements
     .map(({ case: other }) => other)
     .filter(
@@ -248,6 +241,28 @@ function rivalOf({ item, marked }: Case, judgements: readonly Judgement[], book:
   return rival?.item ?? null;
 }
 
+/** Trips in a row on which another of its kind went without it, after which that one has taken its place. Common practice, no source. */
+const WITHOUT_IT = 2;
+
+/** Another of its kind that has gone in its place since: the torch that was bought after it. */
+function superseded(
+  item: FullItem,
+  marked: Case["marked"],
+  judgements: readonly Judgement[],
+): FullItem | null {
+  const last = marked.at(-1)?.outing.n ?? Infinity;
+  const by = judgements.find(
+    ({ case: other }) =>
+      other.item !== item &&
+      other.item.kind === item.kind &&
+      other.standing === "active" &&
+      other.marked.filter(({ outing, mark }) => outing.n > last && mark.use === "used").length >=
+        WITHOUT_IT &&
+      !other.marked.some(({ outing }) => marked.some((its) => its.outing === outing)),
+  );
+  return by?.case.item ?? null;
+}
+
 function whyTaken(one: Case, call: Call, chance: number): Why {
   if (one.item.cover) return { is: "cover" };
   const told = call.triggers.filter((trigger) => !isUnavoidable(trigger));
@@ -260,40 +275,25 @@ function whyTaken(one: Case, call: Call, chance: number): Why {
 
 /** A thing that goes is not ready while something is to be done about it first. */
 function readied(judgement: Judgement, line: PlanLine): PlanLine {
-  const todo = judgement.verdicts.find(isToDo);
+  const todo = firstToDo(judgement);
+  const { lentTo } = line.item;
+  if (lentTo !== null)
+    return { ...line, column: "not ready", own: "not ready", why: { is: "lent", to: lentTo } };
   return todo
     ? { ...line, column: "not ready", own: "not ready", why: { is: "verdict", verdict: todo } }
     : { ...line, column: "take", own: "take" };
 }
 
-const TO_DO: readonly Verdict["verb"][] = ["replace", "repair", "service", "prove"];
-
-/** To be done before a trip, and not overruled or put off. */
-const isToDo = (verdict: Verdict): boolean =>
-  TO_DO.includes(verdict.verb) &&
-  !verdict.done &&
-  !isRoutine(verdict) &&
-  (verdict.urgency === "now" || verdict.urgency === "before next trip") &&
-  (verdict.ruling === null || verdict.ruling.decision === "agree");
-
-/** Essential jobs that nothing ready does. What the way offers takes them off the list. */
-function gapsIn(along: readonly PlanLine[], offers: Trip["offers"]): Gap[] {
-  return [...ESSENTIAL_JOBS].flatMap((job): Gap[] => {
-    const doing = along.filter(({ item }) => item.jobs.includes(job));
-    const offer = JOB_RULES[job]!.doneBy;
-    if (offer && (offers[offer] ?? "none") !== "none") return [];
-    // Many a list leaves out what its owner does not call gear: only what goes and is not ready is a gap.
-    return doing.length > 0 && doing.every(({ column }) => column === "not ready")
-      ? [{ job, doubted: doing }]
-      : [];
-  });
-}
-
 function shortIn(along: readonly PlanLine[], book: Book): Short[] {
   const goes = new Set(along.map(({ item }) => item.id));
+  const chargeable = along.find(({ item }) => CHARGED.includes(item.kind));
+  const wantsCable = chargeable !== undefined && !along.some(({ item }) => item.kind === "cable");
+  const fewer = fewerThanUsed(along, book);
   const hasFuel = along.some(({ item }) => item.jobs.includes("fuel"));
   return along.flatMap(({ item, judgement }): Short[] => {
-    const shorts: Short[] = [];
+    const shorts: Short[] = fewer.filter((short) => short.item === item);
+    if (wantsCable && item === chargeable.item && book.next.nights > 1)
+      shorts.push({ what: "no cable", item, needs: null, pieces: 0 });
     if (item.kind === "stove" && !hasFuel && book.next.nights > 0)
       shorts.push({ what: "no fuel", item, needs: null, pieces: 0 });
     const { piecesOut } = judgement.case.history;
@@ -303,6 +303,34 @@ function shortIn(along: readonly PlanLine[], book: Book): Short[] {
     return shorts;
   });
 }
+
+/** What is filled again from a socket or a bank, and wants a cable for it. */
+const CHARGED: readonly string[] = ["power bank", "phone"];
+/** Things of which several are in use at a time, so that their number counts. */
+const COUNTED: readonly string[] = ["cable", "socks", "water bottle", "water bag", "stakes", "underwear"];
+
+/** Fewer of a kind go than were used on each of the last two trips that any went on. */
+function fewerThanUsed(along: readonly PlanLine[], book: Book): Short[] {
+  return COUNTED.flatMap((kind): Short[] => {
+    const going = along.filter(({ item }) => item.kind === kind);
+    const used = book.outings
+      .map(({ trip }) => usedOf(kind, trip, book))
+      .filter((count) => count > 0)
+      .slice(-2);
+    const wanting = used.length === 2 ? Math.min(...used) - pieces(going.map(({ item }) => item)) : 0;
+    return going[0] && wanting > 0
+      ? [{ what: "fewer", item: going[0].item, needs: null, pieces: wanting }]
+      : [];
+  });
+}
+
+const pieces = (items: readonly FullItem[]) => items.reduce((sum, item) => sum + item.pieces, 0);
+
+const usedOf = (kind: string, { carries }: Trip, book: Book) =>
+  carries.reduce((sum, { item: id, mark }) => {
+    const item = book.item(id);
+    return item?.kind === kind && mark?.use === "used" ? sum + (mark.enough ?? item.pieces) : sum;
+  }, 0);
 
 /** What gives out on the way with a chance worth naming, and after how far, in the middle of those chances. */
 function wearingOut(along: readonly PlanLine[], next: NextOuting): WearingOut[] {

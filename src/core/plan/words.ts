@@ -1,5 +1,16 @@
-import type { Gap, PlanLine, Short, WearingOut } from "./plan";
-import { count, percent, sayDistance, type Units } from "../units/speak";
+import type { PlanLine, Short, WearingOut } from "./plan";
+import type { OnSomeLegs } from "./stages";
+import type { Gap } from "./trust";
+import {
+  capital,
+  count,
+  inWords,
+  listWords,
+  percent,
+  sayDistance,
+  sayMass,
+  type Units,
+} from "../units/speak";
 import { says } from "../say/says";
 import { sayTriggers, theThing } from "../say/words";
 
@@ -19,6 +30,8 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
       return "Goes whatever is expected.";
     case "wanted":
       return "Left at home last time, and missed.";
+    case "lent":
+      return `${why.to} has it: get it back.`;
     case "verdict":
       return says(judgement.case, why.verdict);
     case "not called":
@@ -59,16 +72,33 @@ const JOB_WORDS: Readonly<Partial<Record<Gap["job"], string>>> = {
   "call for help": "way to call for help",
 };
 
+const nameOfJob = (job: Gap["job"]) => JOB_WORDS[job] ?? `thing for “${job}”`;
+
 /** The sentence that stands first: "No trusted way to treat water: …". */
 export function sayGap({ job, doubted }: Gap): string {
-  const name = JOB_WORDS[job] ?? `thing for “${job}”`;
-  return `No trusted ${name}: ${doubted
-    .map((line) => `${theThing(line.item)} (${sayWhy(line).split(/\.(?: |$)/)[0]})`)
+  const why = ({ judgement, first }: Gap["doubted"][number]) =>
+    first ? says(judgement.case, first) : `${judgement.case.item.lentTo} has it`;
+  return `No trusted ${nameOfJob(job)}: ${doubted
+    .map((one) => `${theThing(one.judgement.case.item)} (${why(one).split(/\.(?: |$)/)[0]})`)
     .join("; ")}.`;
 }
 
+/** All of it in one line, where what is wrong with each thing stands right below. */
+export const sayGapsInShort = (gaps: readonly Gap[]) =>
+  capital(
+    listWords(
+      gaps.map(
+        ({ job, doubted }) =>
+          `no trusted ${nameOfJob(job)} (${listWords(doubted.map(({ judgement }) => theThing(judgement.case.item)))})`,
+      ),
+    ),
+  );
+
 export function sayShort({ what, item, needs, pieces }: Short): string {
   if (what === "no fuel") return `${item.name} goes without anything to burn.`;
+  if (what === "no cable") return `${item.name} goes without a cable to fill it.`;
+  if (what === "fewer")
+    return `${capital(item.kind)}: ${inWords(pieces)} fewer than were in use on each of your last two trips with any.`;
   if (what === "pieces") return `${item.name}: ${count(pieces, "piece")} short.`;
   return `${item.name} can’t do without ${needs ? theThing(needs) : "what is no longer on the shelf"}.`;
 }
@@ -76,3 +106,14 @@ export function sayShort({ what, item, needs, pieces }: Short): string {
 /** "Trail shoes, pair 3: 31 % to give out, most likely after about 40 km". */
 export const sayWearingOut = ({ line, chance, metres }: WearingOut, units: Units) =>
   `${line.item.name}: ${percent(chance)} to give out on the way, if so most likely after about ${sayDistance(metres, units)}.`;
+
+/** "Spikes: wanted on leg 2 only. Posted ahead and sent home after it, 358 g is off your back for 69 km." */
+export function sayOnSomeLegs(
+  { line: { item }, legs, without, postedAhead, sentHome }: OnSomeLegs,
+  units: Units,
+): string {
+  const where = legs.length === 1 ? `leg ${legs[0]! + 1}` : `legs ${legs[0]! + 1} to ${legs.at(-1)! + 1}`;
+  const how = listWords([postedAhead && "posted ahead", sentHome && "sent home after"].filter(isWord), "and");
+  return `${item.name}: wanted on ${where} only. ${capital(how)}, ${sayMass(item.weight?.g ?? 0, units)} is off your back for ${sayDistance(without, units)}.`;
+}
+const isWord = (word: string | false): word is string => word !== false;

@@ -1,6 +1,7 @@
 import type { Caller } from "../belief/caller";
 import type { Comfort } from "../belief/comfort";
 import type { Departure, FrostDoubt } from "../ledger/history";
+import type { OwnServiceCount } from "../ledger/service-counts";
 import type { Incident } from "../ledger/history";
 
 import type { Complaint, Job, Symptom, Trigger, TripId, Verb, WearUnit, WhyUnused } from "../model";
@@ -87,6 +88,7 @@ export interface ReasonFacts {
     readonly unit: WearUnit;
     readonly last: string | null;
   };
+  "own service": OwnServiceCount;
   "treatment spent": {
     readonly what: string;
     readonly days: number | null;

@@ -17,7 +17,8 @@ export function gone(one: Case): Finding | null {
   if (departure.how === "swapped" || (because === "disliked" && by && departure.how !== "lost"))
     return found({ ...done, verb: "swap", reason: "gone for another", facts: { departure, by } });
   if (because) return found({ ...done, verb: "drop", reason: "gone unloved", facts: { departure, because } });
-  if (item.load === "hobby")
+  // A borrowed thing was never to stay, whatever took its place.
+  if (item.load === "hobby" || departure.how === "given back")
     return found({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
   if (!isMissed(departure) && !by)
     return found({ ...done, verb: "drop", reason: "gone when done with", facts: { departure } });

@@ -1,4 +1,5 @@
 import { daysBetween } from "../ledger/days";
+import { ownServiceCounts, shareAfter } from "../ledger/service-counts";
 import { tripsOf } from "../ledger/history";
 import type { WearStep } from "../ledger/totals";
 import { chooseByLife } from "../decide/choose";
@@ -22,6 +23,7 @@ export function service(one: Case): Finding | null {
     unknownContents(one) ??
     onLoan(one) ??
     nearlyEmpty(one) ??
+    ownServiceDue(one) ??
     dueByCount(one, false) ??
     treatmentSpent(one) ??
     lookItOver(one) ??
@@ -227,11 +229,8 @@ function nearlyEmpty(one: Case): Finding | null {
 
 /** @param shows services whose need shows in use: their count only reminds */
 function dueByCount(one: Case, shows: boolean): Finding | null {
-  const { totals, item, kind } = one;
-  const last = lastOf(one, ["service", "wash", "repair"]);
-  const since =
-    (last === null ? totals.opening : 0) +
-    totals.steps.reduce((sum, step) => sum + step.wear * shareAfter(step, last), 0);
+  const { item, kind } = one;
+  const { since, last } = wearSinceService(one);
   const rule = kind.services.find(
     ({ every, shows: showing }) => every !== undefined && since >= every && Boolean(showing) === shows,
   );
@@ -246,12 +245,30 @@ function dueByCount(one: Case, shows: boolean): Finding | null {
   });
 }
 
-/** Part of a step's wear, 0 to 1, that came after a day: what was washed half way through a long walk has the rest of it to count. */
-function shareAfter({ on, carried }: WearStep, day: string | null): number {
-  if (day === null) return 1;
-  if (on <= day) return 0;
-  const starts = carried?.outing.trip.starts;
-  return starts === undefined || starts > day ? 1 : daysBetween(day, on) / (daysBetween(starts, on) + 1);
+/** Wear in its own unit since it was last serviced, washed or mended. */
+export function wearSinceService(one: Case): { readonly since: number; readonly last: string | null } {
+  const { totals } = one;
+  const last = lastOf(one, ["service", "wash", "repair"]);
+  const after = ({ on, carried }: WearStep) =>
+    carried ? shareAfter(carried, last) : Number(last === null || on > last);
+  const since =
+    (last === null ? totals.opening : 0) +
+    totals.steps.reduce((sum, step) => sum + step.wear * after(step), 0);
+  return { since, last };
+}
+
+/** What its owner wants done on it, by their own count. */
+function ownServiceDue({ item, book }: Case): Finding | null {
+  const due = ownServiceCounts(item, book).find(({ since, every }) => since >= every);
+  if (!due) return null;
+  return found({
+    verb: "service",
+    reason: "own service",
+    facts: due,
+    urgency: "before next trip",
+    sureness: "sure",
+    trips: [],
+  });
 }
 
 /** A treatment that holds for some days or washes, whichever is over first. */

@@ -27,7 +27,7 @@ export function sayUnderstood(said: Understood, units: Units, nameOf: (item: Ite
     case "amount":
       return `${said.item ? `${nameOf(said.item)}: ` : ""}${said.amount} ${said.unit} ${said.how}`;
     case "joined":
-      return capital(`${said.how}: ${said.what}`);
+      return capital(`${said.how}: ${said.what}${said.owner ? `, ${said.owner}’s` : ""}`);
     case "note":
       return "A note, kept as it is";
   }

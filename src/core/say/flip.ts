@@ -12,6 +12,7 @@ const LOGGED: Readonly<Record<EntryWhat, string>> = {
   trial: "A trial near home, logged",
   wear: "Wear, logged",
   damage: "Damage, logged",
+  "own service": "it is done",
   loan: "A loan, logged",
 };
 

@@ -38,6 +38,8 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "wet through": "What the weather wetted is dried, and washed if the loft stays down.",
   "due by count":
     "A service is due by its count of wear since the last; one whose need shows in use is only reminded of.",
+  "own service":
+    "A service that its owner wants done is due by the owner's own count, and nothing else is settled by it.",
   "treatment spent": "A treatment holds for its days or washes, whichever are over first.",
   "after a patch": "After a patch it is tried at home before it is relied on.",
   "each season": "Once a year of use a look is due.",

@@ -22,6 +22,7 @@ import {
   complaintWords,
   onTrips,
   quoted,
+  sayServiceCount,
   sayCaller,
   sayCost,
   sayDeparture,
@@ -53,8 +54,12 @@ export function says(one: Case, finding: Finding): string {
   const { settings } = one.book;
   const told = { one, finding, book: one.book, units: settings.units, currency: settings.currency };
   const say = SENTENCES[finding.reason as OfAThing] as Say<Reason>;
-  return say(finding.facts, told);
+  return `${say(finding.facts, told)}${ofAnother(one, finding)}`;
 }
+
+/** What went wrong with a borrowed thing is its owner's to hear. */
+const ofAnother = ({ item: { owner } }: Case, { verb, done }: Finding) =>
+  owner !== null && !done && (verb === "replace" || verb === "repair") ? ` It is ${owner}’s: tell them.` : "";
 
 /** What follows a leaning, where nothing around it says so already. */
 export const SETTLES = "One more trip like it settles it.";
@@ -166,6 +171,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `Wet or damp ${on(told)}, which was the weather and no fault of its own${lastNote(told)}. Dry it through; wash it if the loft stays down.`,
   "due by count": ({ what, since, every, unit, last: day }, { units }) =>
     `${sayWear(since, unit, units)} ${day ? `since ${sayDay(day)}` : "since new"}; due at ${sayWear(every, unit, units)}: ${what}.`,
+  "own service": ({ what, since, every, unit, last: day }, { units }) =>
+    `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, and you want it done every ${sayServiceCount(every, unit, units)}.`,
   "treatment spent": ({ what, days, washes, from }) =>
     `${days !== null ? count(days, "day") : count(washes!, "wash", "washes")} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`,
   "after a patch": ({ what, on: day }) => `Mended on ${sayDay(day)} and not tried since: ${what}.`,

@@ -3,13 +3,20 @@ import type { Left } from "../belief/life";
 import type { Book } from "../ledger/book";
 import type { Departure } from "../ledger/history";
 import type { Incident } from "../ledger/history";
-import type { Complaint, Consequence, Symptom, Trigger, TripId, WearUnit } from "../model";
+import type { Complaint, Consequence, ServiceUnit, Symptom, Trigger, TripId, WearUnit } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
 import { METRES_PER_MILE } from "../units/quantity";
 import { count, listWords, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+
+/** What a service of the owner's own is counted by: "3 trips", "40 nights", "210 km". */
+export function sayServiceCount(counted: number, unit: ServiceUnit, units: Units): string {
+  if (unit === "m") return sayDistance(counted, units);
+  const whole = Math.round(counted);
+  return unit === "washes" ? count(whole, "wash", "washes") : count(whole, unit.slice(0, -1));
+}
 
 /** Wear in words: "412 km", "38 nights", "120 L". */
 export function sayWear(wear: number, unit: WearUnit, units: Units): string {

@@ -4,11 +4,12 @@ import { kindOf } from "../trade/names";
 import type { ParsedLine } from "./parse-line";
 
 /** How a thing came to its owner: what that says of its life before. */
-export const HOW_COME = ["bought", "found", "had already"] as const;
+export const HOW_COME = ["bought", "found", "borrowed", "had already"] as const;
 export type HowCome = (typeof HOW_COME)[number];
 const PAST: Readonly<Record<HowCome, Item["past"]>> = {
   bought: "new",
   found: "unknown",
+  borrowed: "unknown",
   "had already": "known",
 };
 
@@ -16,7 +17,14 @@ const PAST: Readonly<Record<HowCome, Item["past"]>> = {
 export const newThing = (
   { name, kind, stow, pieces, weight }: ParsedLine,
   taken: ReadonlySet<string>,
-  { how, on }: { readonly how: HowCome; readonly on: string | null } = { how: "had already", on: null },
+  {
+    how,
+    on,
+    owner = null,
+  }: { readonly how: HowCome; readonly on: string | null; readonly owner?: string | null } = {
+    how: "had already",
+    on: null,
+  },
 ) => ({
   id: slug(name, taken),
   name,
@@ -25,6 +33,7 @@ export const newThing = (
   pieces,
   weights: weight ? [{ weight: weight.typed }] : [],
   past: PAST[how],
+  owner: how === "borrowed" ? (owner ?? "somebody else") : null,
   acquired: how === "had already" ? null : on,
 });
 

@@ -1,4 +1,4 @@
-import type { Consequence, Job, Load, Stow, Symptom, Trigger, WearUnit } from "../model";
+import type { Consequence, Job, Load, OwnService, Stow, Symptom, Trigger, WearUnit } from "../model";
 
 /** A service that keeps a kind going: due by whichever of its counts comes first. Common practice, no source. Lengths in metres. */
 export interface ServiceRule {
@@ -58,6 +58,8 @@ export interface Kind {
   /** Wear, not only age or mishap, ends it, and with it the trip or worse: a life nearly used up is enough to replace it. */
   readonly wearsOut: boolean;
   readonly services: readonly ServiceRule[];
+  /** Those that its owner wants done on everything of the kind. */
+  readonly ownServices: readonly OwnService[];
   /** What can be measured on it, and the value at which it is done. */
   readonly readings: readonly ReadingRule[];
   /** Days in use after which it is replaced whatever it looks like; null: age does not decide. */
@@ -95,6 +97,7 @@ const PLAIN: Omit<Kind, "id"> = {
   life: null,
   wearsOut: false,
   services: [],
+  ownServices: [],
   readings: [],
   ageDays: null,
   mends: "damage",

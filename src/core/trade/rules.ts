@@ -38,7 +38,10 @@ export function rulesOf(settings: Settings, school: SchoolName = settings.school
   };
 }
 
-function withNumbers(kind: Kind, { median, shape, ageDays, limits = {}, services = {} }: KindNumbers): Kind {
+function withNumbers(
+  kind: Kind,
+  { median, shape, ageDays, limits = {}, services = {}, own = [] }: KindNumbers,
+): Kind {
   const life: LifeRule | null = kind.life && {
     ...kind.life,
     median: median ?? kind.life.median,
@@ -49,6 +52,7 @@ function withNumbers(kind: Kind, { median, shape, ageDays, limits = {}, services
     life,
     ageDays: ageDays ?? kind.ageDays,
     readings: kind.readings.map((rule) => ({ ...rule, limit: limits[rule.what] ?? rule.limit })),
+    ownServices: own,
     services: kind.services.map((rule) => ({
       ...rule,
       ...(services[rule.what] === undefined ? {} : { every: services[rule.what]! }),

@@ -7,7 +7,13 @@ export interface Steps {
   /** Rough time of the owner's own, in minutes; waiting for something to dry is not counted. */
   readonly minutes: number;
   /** What a step measures, where one does: it is kept as a reading. */
-  readonly measures?: { readonly what: string; readonly unit: string; readonly ask: string };
+  readonly measures?: {
+    readonly what: string;
+    readonly unit: string;
+    readonly ask: string;
+    /** It is taken by a clock: the minutes themselves, or a litre in so many. */
+    readonly timed?: "minutes" | "litre";
+  };
 }
 
 interface StepRule extends Steps {
@@ -61,7 +67,7 @@ const STEP_RULES: readonly StepRule[] = [
     ],
     materials: ["clean water", "syringe or flushing bottle"],
     minutes: 30,
-    measures: { what: "flow", unit: "L a minute", ask: "Litres a minute through it" },
+    measures: { what: "flow", unit: "L a minute", ask: "Litres a minute through it", timed: "litre" },
   },
   {
     kinds: ["tent", "tarp"],
@@ -117,7 +123,7 @@ const STEP_RULES: readonly StepRule[] = [
     ],
     materials: ["jet pricker", "soapy water"],
     minutes: 20,
-    measures: { what: "boil", unit: "minutes", ask: "Minutes to boil half a litre" },
+    measures: { what: "boil", unit: "minutes", ask: "Minutes to boil half a litre", timed: "minutes" },
   },
   {
     kinds: ["boots", "trail shoes", "shoe lining", "camp shoes"],
@@ -220,3 +226,7 @@ export function stepsFor(
     MENDING
   );
 }
+
+/** What a clock that ran for so many seconds reads, in the unit that is kept: minutes, or litres a minute. */
+export const timedReading = (timed: "minutes" | "litre", seconds: number): number =>
+  timed === "minutes" ? seconds / 60 : 60 / seconds;

@@ -1,4 +1,4 @@
-import { benchOf } from "@/core/jobs/bench";
+import { benchOf, jobId } from "@/core/jobs/bench";
 import { says } from "@/core/say/says";
 import { store } from "@/data/connection";
 import { allTasks } from "@/data/tasks";
@@ -18,9 +18,10 @@ export async function GET(): Promise<Response> {
         on: due ?? by,
         summary: [what, nameOf(item)].filter(Boolean).join(": "),
         about: note,
+        undated: due === null,
       })),
       ...jobs.map(({ item, verb, verdict, judgement }) => ({
-        id: `${item.id}-${verb}-${verdict.reason.replaceAll(" ", "-")}`,
+        id: jobId(item.id, verb, verdict.reason),
         on: verdict.urgency === "now" ? book.today : by,
         summary: `${verb} ${item.name}`,
         about: says(judgement.case, verdict),

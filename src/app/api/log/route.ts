@@ -60,6 +60,7 @@ export async function POST(request: Request): Promise<Response> {
     newItems: fresh.items.length,
     newTrips: fresh.trips.length,
     same: writeLogFile(read.log) === writeLogFile(here),
+    mended: read.mended,
   });
 }
 

@@ -1,7 +1,12 @@
 import { z } from "zod";
 import { Carry, ItemId, Mark, TripId } from "@/core/model";
-import { changeCarry } from "@/data/carries";
+import { changeCarry, type CarryChange } from "@/data/carries";
 import { store } from "@/data/connection";
+import type { Db } from "@/data/db";
+import { refuseAfterExit } from "@/data/exits";
+import { findItem } from "@/data/items";
+import { Refused } from "@/data/refused";
+import { findTrip } from "@/data/trips";
 
 const of = { trip: TripId, item: ItemId };
 const Sent = z
@@ -30,7 +35,14 @@ export async function POST(request: Request): Promise<Response> {
   try {
     const before = await db.transaction(async (tx) => {
       const known: (Carry | null)[] = [];
-      for (const change of sent.data) known.push(await changeCarry(tx, change));
+      for (const change of sent.data) {
+        await refuseStray(tx, change);
+        known.push(await changeCarry(tx, change));
+      }
+      await refuseAfterExit(
+        tx,
+        sent.data.map(({ item }) => item),
+      );
       return known;
     });
     return Response.json(before.map((carry) => carry && Carry.encode(carry)));
@@ -41,6 +53,19 @@ export async function POST(request: Request): Promise<Response> {
         { why: "That trip or thing is no longer here. Reload the page." },
         { status: 409 },
       );
+    if (error instanceof Refused) return Response.json({ why: error.message }, { status: 409 });
     throw error;
   }
+}
+
+/** A mark names only what is there: its leg, what took its place; and a thing that is owned. */
+async function refuseStray(db: Db, change: CarryChange): Promise<void> {
+  const item = await findItem(db, change.item);
+  if (item?.state === "wished") throw new Refused(`${item.name} is only wished for, and was not along.`);
+  const mark = "mark" in change ? change.mark : null;
+  const leg = mark?.at?.leg;
+  if (leg && !(await findTrip(db, change.trip))?.legs.some(({ id }) => id === leg))
+    throw new Refused("That leg is no longer there. Say again where it was.");
+  if (mark?.exit?.for && !(await findItem(db, mark.exit.for)))
+    throw new Refused("What took its place is no longer on the shelf.");
 }

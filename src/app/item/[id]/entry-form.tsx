@@ -50,21 +50,24 @@ export function EntryForm({
     reading: "",
     note: "",
   };
-  const { form, submit, busy, wrong } = useAnsweredForm<Values, string>(
+  const { form, ask, submit, busy, wrong } = useAnsweredForm<Values, string>(
     blank,
-    ({ what, on, distance, nights, cost, condition, reading, note }) =>
-      logEntry({
-        item,
-        what,
-        on,
-        note,
-        distance: withUnit(distance, units.distance) || null,
-        nights: parseNumber(nights) ?? 0,
-        cost: parseNumber(cost),
-        condition: condition === "" ? null : Number(condition),
-        reading:
-          measure && reading.trim() !== "" ? { what: measure.what, value: parseNumber(reading) } : null,
-      }),
+    ({ what, on, distance, nights, cost, condition, reading, note }, sure) =>
+      logEntry(
+        {
+          item,
+          what,
+          on,
+          note,
+          distance: withUnit(distance, units.distance) || null,
+          nights: parseNumber(nights) ?? 0,
+          cost: parseNumber(cost),
+          condition: condition === "" ? null : Number(condition),
+          reading:
+            measure && reading.trim() !== "" ? { what: measure.what, value: parseNumber(reading) } : null,
+        },
+        sure,
+      ),
     (id, { reset, getValues }) => {
       reset({ ...blank, what: getValues("what") });
       tellOtherTabs();
@@ -85,7 +88,11 @@ export function EntryForm({
         Between trips
       </h2>
       <div className="grid grid-cols-2 gap-3">
-        <SelectField label="What" {...register("what")} options={EntryWhat.options} />
+        <SelectField
+          label="What"
+          {...register("what")}
+          options={EntryWhat.options.filter((what) => what !== "own service")}
+        />
         <Field label="On" type="date" {...register("on")} error={errors.on?.message} />
         {watch("what") === "wear" && (
           <>
@@ -132,9 +139,18 @@ export function EntryForm({
           {wrong}
         </p>
       )}
-      <button className="btn" disabled={busy}>
-        Log it
-      </button>
+      {ask ? (
+        <p role="alert" className="flex flex-wrap items-center gap-2 border-l-4 border-catkin-strong pl-3">
+          {ask}
+          <button type="button" className="btn" onClick={submit(true)}>
+            Yes, log it
+          </button>
+        </p>
+      ) : (
+        <button className="btn" disabled={busy}>
+          Log it
+        </button>
+      )}
     </form>
   );
 }

@@ -36,8 +36,9 @@ export async function generateMetadata({ params }: Pick<Asked, "params">): Promi
 
 /** What it is best set beside: the one before it in its slot, else another of its kind. */
 function besideOf({ id, slot, kind }: FullItem, { items }: Pick<Book, "items">): ItemId[] {
-  const slotMates = slot === null ? [] : items.filter((other) => other.slot === slot && other.id !== id);
-  const alike = items.filter((other) => other.kind === kind && kind !== "other" && other.id !== id);
+  const others = items.filter((other) => other.id !== id && other.owner === null);
+  const slotMates = slot === null ? [] : others.filter((other) => other.slot === slot);
+  const alike = others.filter((other) => other.kind === kind && kind !== "other");
   return [...slotMates, ...alike].slice(-1).map((other) => other.id);
 }
 
@@ -117,6 +118,8 @@ export default async function ItemPage({ params, searchParams }: Asked) {
             ? `${sayMass(item.weight.g, units)}${item.weights.at(-1)?.how === "claimed" ? " claimed" : ""}`
             : "not weighed",
           STOW_NAMES[item.stow].toLowerCase(),
+          item.owner ? `${item.owner}’s` : "",
+          item.lentTo ? `${item.lentTo} has it` : "",
           state === "active" ? "" : state,
         ]
           .filter(Boolean)
@@ -231,7 +234,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
                       ◆
                     </span>
                     <span className="flex-1">
-                      <b>{entry.what}</b>
+                      <b>{entry.service ?? entry.what}</b>
                       {entry.distance && `, ${sayDistance(entry.distance.m, units)}`}
                       {entry.nights > 0 && `, ${count(entry.nights, "night")}`}
                       {entry.cost ? `, ${currency}${entry.cost}` : ""}

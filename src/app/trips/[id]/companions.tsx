@@ -22,6 +22,8 @@ interface SharedThing extends Shared {
   readonly item: ItemId;
   readonly name: string;
   readonly grams: number;
+  /** Whose it is; null: the walker's own. */
+  readonly owner: string | null;
 }
 
 /** What was carried in turn or split with companions, and what it weighed for all of them together. No accounts, just names. */
@@ -66,7 +68,7 @@ export function Companions({
                 <span className="flex-1">
                   {thing.name}{" "}
                   <span className="text-sm text-muted">
-                    with {thing.with}, yours: {partWord(thing.part)}
+                    {thing.owner ? `${thing.owner}’s, ` : ""}with {thing.with}, yours: {partWord(thing.part)}
                   </span>
                 </span>
                 <button type="button" className="btn btn-plain" onClick={() => void say(thing.item, null)}>

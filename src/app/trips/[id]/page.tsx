@@ -3,13 +3,23 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { carriedOn, partOf } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
+import { plannedAgainstWalked } from "@/core/ledger/intended";
 import { alikeNights } from "@/core/ledger/nights";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
 import { countsAs } from "@/core/weighin/weigh-in";
+import { sayAgainstPlan } from "@/core/say/trip";
 import { happenedOn, legName } from "@/core/say/mark";
 import { sayNights } from "@/core/say/nights";
 import { TripId, type ItemId, type LegId, type Mark } from "@/core/model";
-import { count, sayDays, sayDeadWeight, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
+import {
+  count,
+  listWords,
+  sayDays,
+  sayDeadWeight,
+  sayDistance,
+  sayHeight,
+  sayMass,
+} from "@/core/units/speak";
 import { store } from "@/data/connection";
 import { findTrack } from "@/data/tracks";
 import { Figure } from "@/ui/figure";
@@ -51,12 +61,14 @@ export default async function TripPage({ params }: Asked) {
   const cover = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && item.cover);
   const weighed = (things: typeof carried) =>
     things.reduce((sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry), 0);
+  const against = plannedAgainstWalked(trip);
+  const kept = carried.filter(({ carry }) => carry.mark?.why === "trip cut short");
   const deadGramMetres = dead.reduce(
     (sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
     0,
   );
   const shared = carried.flatMap(({ item, carry: { shared: how } }) =>
-    how ? [{ item: item.id, name: item.name, grams: item.weight?.g ?? 0, ...how }] : [],
+    how ? [{ item: item.id, name: item.name, grams: item.weight?.g ?? 0, owner: item.owner, ...how }] : [],
   );
   const open = trip.carries.filter((carry) => carry.mark === null).length;
   const nameOf = (item: ItemId) => book.item(item)?.name ?? item;
@@ -142,6 +154,13 @@ export default async function TripPage({ params }: Asked) {
           {cover.length > 0 &&
             `; ${sayMass(weighed(cover), units)} of cover was not needed either, and is not counted`}
           .
+        </p>
+      )}
+      {(against || kept.length > 0) && (
+        <p className="-mt-3 mb-6">
+          {against && sayAgainstPlan(against, units)}{" "}
+          {kept.length > 0 &&
+            `Kept for days that never came: ${listWords(kept.map(({ item }) => item.name))}, ${sayMass(weighed(kept), units)}.`}
         </p>
       )}
       {track && (
@@ -299,6 +318,7 @@ export default async function TripPage({ params }: Asked) {
                 >
                   {item.name}
                 </Link>
+                {item.owner && <span className="text-xs text-muted">{item.owner}&rsquo;s</span>}
                 {carry.legs && <span className="text-xs text-muted">legs {sayLegs(carry.legs)}</span>}
               </li>
             ))}

@@ -235,6 +235,7 @@ const Row = memo(function Row({
               <Slider.Thumb
                 key={n}
                 className="grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
+                style={aside(values, n, whole)}
                 aria-label={`${row.name}, ${n % 2 ? "to" : "from"}`}
                 aria-valuetext={sayDistance(metres, units)}
                 onKeyDown={(event) => toLegEnd(event, n)}
@@ -260,6 +261,18 @@ const Row = memo(function Row({
     </div>
   );
 });
+
+/** Of the way; the handles of a stretch shorter than this would lie on one another. */
+const SHORT = 0.16;
+
+/** The handles of a short stretch stand aside, each for a finger of its own: to its own side, or both to the side with room. */
+function aside(values: readonly number[], n: number, whole: number): React.CSSProperties | undefined {
+  const isTo = n % 2 === 1;
+  const [from, to] = isTo ? [values[n - 1]!, values[n]!] : [values[n]!, values[n + 1]!];
+  if (to - from >= SHORT * whole) return undefined;
+  const by = to >= whole ? (isTo ? 0 : -100) : from <= 0 ? (isTo ? 100 : 0) : isTo ? 50 : -50;
+  return { transform: `translateX(${by}%)` };
+}
 
 /** Where a thing was along; drawn by itself until the page is alive, as a hundred sliders are slow to send. */
 function Bars({ stretches, whole }: { stretches: readonly Stretch[]; whole: number }) {

@@ -21,17 +21,18 @@ interface OnTheWayProps {
   readonly onClose: (joined: ItemId | null) => void;
 }
 
-/** A thing bought or found on the way: one line, from which leg on, and whose place it took. */
+/** A thing bought, found or borrowed on the way: one line, from which leg on, and whose place it took. */
 export function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
   const refresh = useRefresh();
   const box = useRef<HTMLFormElement>(null);
   useEffect(() => box.current?.querySelector("input")?.focus(), []);
   const { form, submit, busy, wrong } = useAnsweredForm(
-    { line: "", how: "bought" as HowCome, from: way.legs.at(-1)?.id ?? NONE, after: NONE },
-    ({ line, how, from, after }) =>
+    { line: "", how: "bought" as HowCome, owner: "", from: way.legs.at(-1)?.id ?? NONE, after: NONE },
+    ({ line, how, owner, from, after }) =>
       joinOnTheWay(trip, {
         line,
         how,
+        owner: owner.trim() || null,
         from: from === NONE ? null : from,
         after: after === NONE ? null : after,
       }),
@@ -60,6 +61,15 @@ export function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
           {...form.register("line")}
         />
         <SelectField label="It was" className="w-36" options={HOW_COME} {...form.register("how")} />
+        {form.watch("how") === "borrowed" && (
+          <Field
+            label="Whose it is"
+            className="w-36"
+            maxLength={60}
+            error={errors.owner?.message}
+            {...form.register("owner")}
+          />
+        )}
         {way.legs.length > 1 && (
           <SelectField
             label="From"

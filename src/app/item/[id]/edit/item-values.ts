@@ -1,0 +1,216 @@
+import type { z } from "zod";
+import type { Item } from "@/core/model";
+import { wearFromNumber, wearNumber } from "@/core/say/words";
+import { parseAmount, parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
+import { sayTemperature, type Units } from "@/core/units/speak";
+import type { Answer } from "@/ui/answer";
+
+export type FileItem = z.input<typeof Item>;
+
+/** The item as the form holds it: texts, blank for "as its kind" or "nobody knows". */
+export interface Values {
+  name: string;
+  kind: string;
+  weight: string;
+  weighed: string;
+  stow: string;
+  bag: string;
+  load: string;
+  cover: string;
+  consequence: string;
+  pieces: string;
+  past: string;
+  openingDistance: string;
+  openingNights: string;
+  acquired: string;
+  price: string;
+  warranty: string;
+  expires: string;
+  state: string;
+  since: string;
+  owner: string;
+  lentTo: string;
+  delivery: string;
+  slot: string;
+  currency: string;
+  instead: string;
+  label: string;
+  labelMeans: string;
+  rValue: string;
+  wattHours: string;
+  litres: string;
+  packed: string;
+  volume: string;
+  comfortableLoad: string;
+  empty: string;
+  lumens: string;
+  note: string;
+  jobs: string[];
+  triggers: string[];
+  services: { what: string; every: string; unit: string }[];
+  parts: { name: string; renewed: string; note: string }[];
+}
+
+const blank = (value: unknown) => (value === null || value === undefined ? "" : String(value));
+
+export function toValues(item: FileItem, units: Units): Values {
+  const { jobs, triggers, opening, ratings = {} } = item;
+  return {
+    currency: blank(item.currency),
+    instead: blank(item.instead),
+    label: ratings.label ? sayTemperature(ratings.label.celsius, units) : "",
+    labelMeans: ratings.label?.means ?? "comfort",
+    rValue: blank(ratings.rValue),
+    wattHours: blank(ratings.wattHours),
+    litres: blank(ratings.litres),
+    packed: blank(ratings.packed),
+    volume: blank(ratings.volume),
+    comfortableLoad: blank(ratings.comfortableLoad),
+    empty: blank(ratings.empty),
+    lumens: blank(ratings.lumens),
+    name: item.name,
+    kind: item.kind,
+    weight: blank(item.weights?.at(-1)?.weight),
+    weighed: item.weights?.at(-1)?.how ?? "measured",
+    stow: blank(item.stow),
+    bag: blank(item.bag),
+    load: blank(item.load),
+    cover: item.cover === null || item.cover === undefined ? "" : item.cover ? "yes" : "no",
+    consequence: blank(item.consequence),
+    pieces: blank(item.pieces ?? 1),
+    past: item.past ?? "known",
+    openingDistance: blank(opening?.distance),
+    openingNights: blank(opening?.nights),
+    acquired: blank(item.acquired),
+    price: blank(item.price),
+    warranty: blank(item.warranty),
+    expires: blank(item.expires),
+    state: item.state ?? "active",
+    since: blank(item.since),
+    owner: blank(item.owner),
+    lentTo: blank(item.lentTo),
+    delivery: blank(item.delivery),
+    slot: blank(item.slot),
+    note: item.note ?? "",
+    jobs: jobs ?? [],
+    triggers: triggers ?? [],
+    services: (item.services ?? []).map(({ what, every, unit }) => ({
+      what,
+      every: String(unit === "m" ? Number(wearNumber(every, "m", units).toFixed(1)) : every),
+      unit,
+    })),
+    parts: (item.parts ?? []).map(({ name, renewed, note }) => ({
+      name,
+      renewed: blank(renewed),
+      note: note ?? "",
+    })),
+  };
+}
+
+const orNull = (text: string) => (text.trim() === "" ? null : text.trim());
+
+/** Another weight is a weighing more; the same one stays as it was. */
+function weighed({ weight, weighed: how }: Values, { weights = [] }: FileItem, units: Units): unknown[] {
+  const last = weights.at(-1);
+  if (weight.trim() === "") return [];
+  if (last && blank(last.weight) === weight.trim() && (last.how ?? "measured") === how) return weights;
+  return [...weights, { weight: withUnit(weight, units.weight), how }];
+}
+
+/** What is not told is left out. */
+const told = (ratings: Record<string, unknown>) =>
+  Object.fromEntries(Object.entries(ratings).filter(([, value]) => value !== null));
+
+/** A label as typed; what is no temperature goes on as it is, to be refused with a sentence. */
+function labelOf({ label, labelMeans }: Values, units: Units): unknown {
+  if (label.trim() === "") return null;
+  const read = parseTemperature(label, units.temperature);
+  return { celsius: read.ok ? read.value : label, means: labelMeans };
+}
+
+/** Capacity in Wh; "10000 mAh at 3.7 V" is turned into it, and what is no number goes on, to be refused. */
+function wattHoursOf({ wattHours }: Values): unknown {
+  if (wattHours.trim() === "") return null;
+  const read = parseAmount(wattHours);
+  return read.ok && ["", "Wh"].includes(read.value.unit) ? read.value.value : wattHours;
+}
+
+export function toItem(id: string, v: Values, was: FileItem, units: Units): unknown {
+  return {
+    ...was,
+    id,
+    currency: orNull(v.currency),
+    instead: v.state === "wished" ? orNull(v.instead) : null,
+    ratings: told({
+      label: labelOf(v, units),
+      rValue: parseNumber(v.rValue),
+      wattHours: wattHoursOf(v),
+      litres: parseNumber(v.litres),
+      packed: parseNumber(v.packed),
+      volume: parseNumber(v.volume),
+      comfortableLoad: orNull(withUnit(v.comfortableLoad, units.weight === "g" ? "kg" : "lb")),
+      empty: orNull(withUnit(v.empty, units.weight)),
+      lumens: parseNumber(v.lumens),
+    }),
+    name: v.name,
+    kind: v.kind,
+    weights: weighed(v, was, units),
+    stow: orNull(v.stow),
+    bag: v.stow === "bag" ? orNull(v.bag) : null,
+    load: orNull(v.load),
+    cover: v.cover === "" ? null : v.cover === "yes",
+    consequence: orNull(v.consequence),
+    pieces: Number(v.pieces),
+    past: v.past,
+    opening:
+      v.past === "known"
+        ? {
+            distance: orNull(withUnit(v.openingDistance, units.distance)),
+            nights: Number(v.openingNights || 0),
+            days: was.opening?.days ?? 0,
+          }
+        : null,
+    acquired: orNull(v.acquired),
+    price: parseNumber(v.price),
+    warranty: orNull(v.warranty),
+    expires: orNull(v.expires),
+    state: v.state,
+    since: orNull(v.since),
+    owner: orNull(v.owner),
+    lentTo: orNull(v.lentTo),
+    delivery: v.state === "wished" ? parseNumber(v.delivery) : null,
+    slot: orNull(v.slot),
+    note: v.note,
+    jobs: v.jobs.length ? v.jobs : null,
+    triggers: v.triggers.length ? v.triggers : null,
+    services: v.services.map(({ what, every, unit }) => {
+      const number = parseNumber(every) ?? Number.NaN;
+      return { what, unit, every: unit === "m" ? wearFromNumber(number, "m", units) : number };
+    }),
+    parts: v.parts.map(({ name, renewed, note }) => ({ name, renewed: orNull(renewed), note })),
+  };
+}
+
+/** What the record keeps in a list or a pair stands in the form as one field. */
+const FORM_FIELDS: readonly (readonly [RegExp, keyof Values])[] = [
+  [/^weights/, "weight"],
+  [/^opening\.distance/, "openingDistance"],
+  [/^opening\.nights/, "openingNights"],
+  [/^ratings\.label/, "label"],
+  ...(
+    ["rValue", "wattHours", "litres", "packed", "volume", "comfortableLoad", "empty", "lumens"] as const
+  ).map((field): readonly [RegExp, keyof Values] => [new RegExp(`^ratings\\.${field}`), field]),
+];
+
+export const byFormField = (answer: Answer): Answer =>
+  answer.ok
+    ? answer
+    : {
+        ...answer,
+        fields: Object.fromEntries(
+          Object.entries(answer.fields).map(([path, message]) => [
+            FORM_FIELDS.find(([pattern]) => pattern.test(path))?.[1] ?? path,
+            message,
+          ]),
+        ),
+      };
