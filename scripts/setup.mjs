@@ -109,16 +109,25 @@ export function dataFolder(fallback) {
 export const isEmptyFolder = (folder) =>
   !existsSync(path.join(folder, "pg")) || !statSync(path.join(folder, "pg")).isDirectory();
 
+const LOOPBACK = ["127.0.0.1", "::1", "localhost"];
+
 /** Serves the app until it is stopped, and ends as it ends. */
-export function serve({ folder, port: fallbackPort, dev = false, ready }) {
+export function serve({ folder, port: fallbackPort, dev = false, shared = null, ready }) {
   const port = process.env.PORT || String(fallbackPort);
-  const host = process.env.HOST || "127.0.0.1";
+  const host = shared ? "0.0.0.0" : process.env.HOST || "127.0.0.1";
+  if (!shared && !LOOPBACK.includes(host)) {
+    console.error(
+      `Nettle Tally does not listen on ${host}: there anybody on the network could read and write. Start it with --share, and it lets in the browsers that you pair.`,
+    );
+    process.exit(1);
+  }
   const child = spawn(process.execPath, [NEXT, dev ? "dev" : "start", "-p", port, "-H", host], {
     cwd: ROOT,
     env: {
       ...process.env,
       NETTLE_DATA: folder,
       NETTLE_HOST: host,
+      ...shared,
       PORT: port,
       NEXT_MANUAL_SIG_HANDLE: "true",
       NEXT_TELEMETRY_DISABLED: "1",

@@ -12,7 +12,12 @@ export const freePort = () =>
   });
 
 /** The server's process itself, without waiting for it to answer. */
-export function launch(folder: string, port: number, snapshot?: string): ChildProcess {
+export function launch(
+  folder: string,
+  port: number,
+  snapshot?: string,
+  env: Readonly<Record<string, string>> = {},
+): ChildProcess {
   return spawn(
     process.execPath,
     ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"],
@@ -25,18 +30,19 @@ export function launch(folder: string, port: number, snapshot?: string): ChildPr
         NEXT_MANUAL_SIG_HANDLE: "true",
         NEXT_TELEMETRY_DISABLED: "1",
         ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}),
+        ...env,
       },
       stdio: ["ignore", "pipe", "pipe"],
     },
   );
 }
 
-/** Waits until the app answers. */
+/** Waits until the app answers: with a page, or, where it is shared and nobody is paired, with 401. */
 export async function answers(url: string, child: ChildProcess): Promise<void> {
   const deadline = Date.now() + 60_000;
   while (
     !(await fetch(`${url}/settings`).then(
-      (answer) => answer.ok,
+      ({ ok, status }) => ok || status === 401,
       () => false,
     ))
   ) {

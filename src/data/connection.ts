@@ -1,11 +1,8 @@
-import path from "node:path";
 import type { Store } from "./db";
+import { dataFolder } from "./folder";
 import { openStore } from "./store";
 
 const kept = globalThis as typeof globalThis & { nettleStore?: Promise<Store> };
-
-/** Where the owner's data is kept. */
-export const dataFolder = () => path.resolve(/* turbopackIgnore: true */ process.env.NETTLE_DATA || "data");
 
 /** One connection for the life of the server, across hot reloads; opened at the first need, never during a build. */
 export function store(): Promise<Store> {

@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import { cookies } from "next/headers";
 import { Settings } from "@/core/model";
+import { unpair } from "@/data/pairings";
 import { store } from "@/data/connection";
 import { saveSettings } from "@/data/settings";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -21,4 +22,11 @@ export async function keepTheme(theme: "light" | "dark" | "system"): Promise<voi
   if (theme === "system") jar.delete("theme");
   else jar.set("theme", theme, { maxAge: 60 * 60 * 24 * 365 * 5, sameSite: "strict" });
   revalidatePath("/", "layout");
+}
+
+/** Lets a browser in no more. */
+export async function endPairing(id: string): Promise<Answer> {
+  unpair(id);
+  revalidatePath("/settings");
+  return { ok: true, value: undefined };
 }

@@ -9,6 +9,8 @@ import { readBook } from "../book";
 import { schoolEffects } from "./school-effects";
 import { Everything } from "./everything";
 import type { OwnLives } from "./numbers-form";
+import { pairings } from "@/data/pairings";
+import { Paired } from "./paired";
 import { SettingsForm } from "./settings-form";
 
 export const metadata: Metadata = { title: "Settings" };
@@ -30,6 +32,10 @@ export default async function SettingsPage() {
           effects={schoolEffects(log, judgements)}
         />
         <Everything owned={log.items.length} />
+        <Paired
+          sharing={process.env.NETTLE_SHARED_ON !== undefined}
+          browsers={pairings().map(({ id, name, since }) => ({ id, name, since }))}
+        />
         <section id="strokes" aria-labelledby="strokes-title">
           <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">
             What the strokes mean

@@ -280,7 +280,8 @@ export function carriedAfterExit(log: Pick<Log, "settings" | "items" | "trips">)
     const carries = marked(book.carriedOf(item.id));
     return carries.flatMap((one, n): AfterExit[] => {
       const gone = departureOf({ ...item, state: "active" }, carries.slice(0, n).slice(-1));
-      return gone?.outing
+      // What was swapped for another on the way may be at home still, and go along again.
+      return gone?.outing && gone.how !== "swapped"
         ? [{ item, exit: gone.outing.trip, how: gone.how, trip: one.outing.trip, carry: one.carry }]
         : [];
     });

@@ -3,7 +3,8 @@ import path from "node:path";
 import { revalidatePath } from "next/cache";
 import { logProblems } from "@/core/ledger/check";
 import type { WholeLog } from "@/core/model";
-import { dataFolder, store } from "@/data/connection";
+import { store } from "@/data/connection";
+import { dataFolder } from "@/data/folder";
 import { addLog, readWholeLog, replaceLog } from "@/data/log";
 import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 

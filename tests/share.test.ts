@@ -1,0 +1,100 @@
+import { spawn } from "node:child_process";
+import { mkdtemp } from "node:fs/promises";
+import { request as plainRequest } from "node:http";
+import path from "node:path";
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { openPage } from "./app";
+import { answers, freePort, launch, openBrowser } from "./launch";
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterAll(() => browser.close());
+
+/** A request with a Host of its own, which fetch does not allow. */
+const statusOf = (port: number, host: string) =>
+  new Promise<number>((resolve, reject) =>
+    plainRequest({ port, host: "127.0.0.1", path: "/api/log", headers: { host } }, (answer) => {
+      answer.resume();
+      resolve(answer.statusCode!);
+    })
+      .on("error", reject)
+      .end(),
+  );
+
+test("shared on the network: nobody reads or writes unpaired; paired by the link, ended in Settings", async () => {
+  const folder = await mkdtemp(path.join(inject("folder"), "share-"));
+  const port = await freePort();
+  const secret = "b6c1d2e3f4a5968778";
+  const child = launch(folder, port, inject("demoSnapshot"), {
+    NETTLE_SHARED_ON: "192.0.2.7 den",
+    NETTLE_PAIRING: secret,
+  });
+  const url = `http://127.0.0.1:${port}`;
+  try {
+    await answers(url, child);
+    // Nothing of the log, whatever is asked for and however: pages, the export, an action, a mark, another name.
+    for (const at of ["/", "/shelf", "/nothing", "/api/log", "/api/shelf.csv", "/item/quilt", "/faviconX"]) {
+      const answer = await fetch(url + at);
+      expect(answer.status, at).toBe(401);
+      expect(await answer.text(), at).not.toMatch(/quilt|Vask/i);
+    }
+    expect((await fetch(`${url}/api/marks`, { method: "POST", body: "[]" })).status).toBe(401);
+    expect((await fetch(`${url}/api/log?replace`, { method: "POST", body: "{}" })).status).toBe(401);
+    const forged = await fetch(`${url}/api/log`, { headers: { cookie: "nettle-paired=guess" } });
+    expect(forged.status).toBe(401);
+    // It answers to the names that it is shared on, and to no other; a name proves nothing.
+    expect(await statusOf(port, `den:${port}`)).toBe(401);
+    expect(await statusOf(port, `localhost:${port}`)).toBe(401);
+    expect(await statusOf(port, "elsewhere.example")).toBe(403);
+
+    // By the link: the secret goes from the address at once, and the cookie is out of every script's reach.
+    const { page } = await openPage(browser, `${url}/#${secret}`);
+    await page.getByRole("heading", { name: "Nettle Tally" }).waitFor();
+    await page.getByRole("grid").waitFor();
+    expect(page.url()).not.toContain(secret);
+    const [cookie] = (await page.context().cookies()).filter(({ name }) => name === "nettle-paired");
+    expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Strict", path: "/" });
+    expect(cookie!.value.length).toBeGreaterThanOrEqual(43);
+    const paired = { headers: { cookie: `nettle-paired=${cookie!.value}` } };
+    expect((await fetch(`${url}/api/log`, paired)).status).toBe(200);
+    // Another site's page can't use it.
+    const foreign = await fetch(`${url}/api/marks`, {
+      method: "POST",
+      body: "[]",
+      headers: { ...paired.headers, origin: "http://elsewhere.example" },
+    });
+    expect(foreign.status).toBe(403);
+
+    // Five wrong tries, and nobody is let in for a minute.
+    const tries = async (word: string) =>
+      (await fetch(`${url}/api/pair`, { method: "POST", body: JSON.stringify({ secret: word }) })).status;
+    const answered = [];
+    for (const word of ["", "a", "b", "c", "d", "e", secret]) answered.push(await tries(word));
+    expect(answered).toEqual([403, 403, 403, 403, 403, 429, 429]);
+
+    // Ended in Settings, it is let in no more.
+    await page.goto(`${url}/settings`, { waitUntil: "networkidle" });
+    await page.getByText(/^1.browser paired:$/).waitFor();
+    await page.getByRole("button", { name: /^End ?the pairing of Chromium on Linux/ }).click();
+    await expect.poll(async () => (await fetch(`${url}/api/log`, paired)).status).toBe(401);
+    await page.goto(url);
+    await page.getByText("This browser is not paired.").waitFor();
+    await page.close();
+  } finally {
+    child.kill();
+  }
+});
+
+test("it does not listen on the network without pairing, and says how", async () => {
+  const child = spawn(process.execPath, ["scripts/start.mjs"], {
+    env: { ...process.env, HOST: "0.0.0.0", NETTLE_DATA: path.join(inject("folder"), "never") },
+    stdio: ["ignore", "ignore", "pipe"],
+  });
+  let said = "";
+  child.stderr.on("data", (chunk) => (said += String(chunk)));
+  expect(await new Promise((resolve) => child.on("exit", resolve))).toBe(1);
+  expect(said).toMatch(/does not listen on 0\.0\.0\.0.*Start it with --share/);
+});
