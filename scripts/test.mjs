@@ -3,27 +3,43 @@ import { spawnSync } from "node:child_process";
 import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { postgresPrograms } from "./postgres-programs.mjs";
 import { checkNode, ensureBuild, ensurePackages, ROOT, run } from "./setup.mjs";
 
-/** Debian's Chromium: there, or installed where we may, or one clear sentence. */
-function ensureChromium() {
-  if (existsSync(process.env.CHROMIUM || "/usr/bin/chromium")) return;
+/** A program of Debian's: there, or its package installed where we may, or one clear sentence. */
+function ensureProgram({ isThere, name, debian, otherwise }) {
+  if (isThere()) return;
   const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
   if (may) {
-    console.error("Installing Chromium …");
+    console.error(`Installing ${name} …`);
     const quiet = { stdio: ["ignore", "ignore", "inherit"] };
     spawnSync("apt-get", ["update", "-qq"], quiet);
-    spawnSync("apt-get", ["install", "-y", "-qq", "chromium"], {
+    spawnSync("apt-get", ["install", "-y", "-qq", "--no-install-recommends", debian], {
       ...quiet,
       env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
     });
-    if (existsSync("/usr/bin/chromium")) return;
+    if (isThere()) return;
   }
-  console.error(
-    "The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.",
-  );
+  console.error(otherwise);
   process.exit(1);
 }
+
+const PROGRAMS = [
+  {
+    name: "Chromium",
+    debian: "chromium",
+    isThere: () => existsSync(process.env.CHROMIUM || "/usr/bin/chromium"),
+    otherwise:
+      "The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.",
+  },
+  {
+    name: "PostgreSQL",
+    debian: "postgresql",
+    isThere: () => postgresPrograms() !== null,
+    otherwise:
+      "The tests of DATABASE_URL need PostgreSQL's server: install it (on Debian, `apt-get install postgresql`), or set POSTGRES_BIN to the folder of initdb and postgres.",
+  },
+];
 
 /** Runs one set of tests; how many passed and failed. */
 async function tests(project, folder, into) {
@@ -78,7 +94,7 @@ const withBuild = async (folder) =>
 
 checkNode();
 await ensurePackages();
-ensureChromium();
+for (const program of PROGRAMS) ensureProgram(program);
 const folder = mkdtempSync(path.join(tmpdir(), "nettle-reports-"));
 // Side by side: the browser tests wait much, and leave a core for the rest.
 const ended = (await Promise.all([withoutBuild(folder), withBuild(folder)])).flat();

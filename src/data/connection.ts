@@ -10,6 +10,10 @@ export function store(): Promise<Store> {
     folder: dataFolder(),
     url: process.env.DATABASE_URL || undefined,
     snapshot: process.env.NETTLE_SNAPSHOT || undefined,
+  }).catch((error: unknown) => {
+    // A server that can't be reached now may be there at the next request.
+    delete kept.nettleStore;
+    throw error;
   });
   return kept.nettleStore;
 }

@@ -20,19 +20,29 @@ class NewerDatabase extends Error {
  * @throws NewerDatabase if it is already past the newest one here
  */
 export async function migrate(store: Store): Promise<void> {
-  await store.exec("create table if not exists migration (n int primary key, name text not null)");
+  const isDone = async () => {
+    const { rows } = await store.query("select coalesce(max(n), 0)::int as n from migration");
+    return Number(rows[0]!.n);
+  };
+  // Two processes may start on one new server at once: what the other did first is done.
+  await store
+    .exec("create table if not exists migration (n int primary key, name text not null)")
+    .catch(isDone);
   const files = (await readdir(MIGRATIONS)).filter((file) => /^\d{4}-.+\.sql$/.test(file)).sort();
-  const { rows } = await store.query("select coalesce(max(n), 0)::int as n from migration");
-  const done = Number(rows[0]!.n);
+  const done = await isDone();
   if (done > files.length) throw new NewerDatabase(done, files.length);
   for (const file of files.slice(done)) {
     const n = Number(file.slice(0, 4));
     const statements = (await readFile(path.join(MIGRATIONS, file), "utf8"))
       .split(/;\s*$/m)
       .filter((sql) => sql.replace(/--.*$/gm, "").trim() !== "");
-    await store.transaction(async (tx) => {
-      for (const sql of statements) await tx.query(sql);
-      await tx.query("insert into migration (n, name) values ($1, $2)", [n, file]);
-    });
+    try {
+      await store.transaction(async (tx) => {
+        await tx.query("insert into migration (n, name) values ($1, $2)", [n, file]);
+        for (const sql of statements) await tx.query(sql);
+      });
+    } catch (error) {
+      if ((await isDone()) < n) throw error;
+    }
   }
 }

@@ -269,20 +269,24 @@ const LookBack = Trip.pick({
 export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {
   const said = LookBack.safeParse(raw);
   if (!said.success) return refuse(byField(said.error));
-  const db = await store();
-  const known = await findTrip(db, TripId.parse(trip));
-  if (!known) return refuse({ "": "That trip is no longer here." });
-  const next = { ...known, ...said.data };
-  const shelf = new Set((await allItems(db)).map(({ id }) => id));
-  const named = [...next.made, ...next.stay, ...next.felt.flatMap(({ slept }) => slept)];
-  if (named.some((item) => !shelf.has(item)))
-    return refuse({ "": "Something named here is no longer on the shelf. Reload the page." });
-  const problems = tripProblems(next);
-  if (problems.length)
-    return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
-  await db.transaction((tx) => saveTrips(tx, [next]));
+  const answer = await (
+    await store()
+  ).transaction(async (tx): Promise<Answer> => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return refuse({ "": "That trip is no longer here." });
+    const next = { ...known, ...said.data };
+    const shelf = new Set((await allItems(tx)).map(({ id }) => id));
+    const named = [...next.made, ...next.stay, ...next.felt.flatMap(({ slept }) => slept)];
+    if (named.some((item) => !shelf.has(item)))
+      return refuse({ "": "Something named here is no longer on the shelf. Reload the page." });
+    const problems = tripProblems(next);
+    if (problems.length)
+      return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
+    await saveTrips(tx, [next]);
+    return { ok: true, value: undefined };
+  });
   revalidatePath("/", "layout");
-  return { ok: true, value: undefined };
+  return answer;
 }
 
 /** Removes a trip with its marks. */

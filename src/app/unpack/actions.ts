@@ -68,9 +68,12 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
 
 /** A planned trip whose days have come was walked: it can be unpacked. */
 export async function setWalked(trip: TripId): Promise<void> {
-  const db = await store();
-  const known = await findTrip(db, TripId.parse(trip));
-  if (known) await saveTrips(db, [walked(known)]);
+  await (
+    await store()
+  ).transaction(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (known) await saveTrips(tx, [walked(known)]);
+  });
   revalidatePath("/", "layout");
 }
 
