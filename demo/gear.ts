@@ -38,7 +38,12 @@ export const ITEMS: readonly DemoItem[] = [
     "trail shoes",
     "631 g",
     "........uuuuuu",
-    { slot: "walking shoes", acquired: "2025-08-02", price: 140 },
+    {
+      slot: "walking shoes",
+      acquired: "2025-08-02",
+      price: 140,
+      parts: [{ name: "Insoles", renewed: "2025-08-02", note: "the cork ones" }],
+    },
   ],
   [
     "Oswin’s trail shoes",

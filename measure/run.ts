@@ -1,4 +1,5 @@
-import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { mkdtemp, readFile, rm, writeFile } from "node:fs/promises";
+import type { ChildProcess } from "node:child_process";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
@@ -402,15 +403,61 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
   }
 }
 
+/** What the server weighs after many pages of a large log, and how soon it answers after it was killed; beside one plain page. */
+async function weightOfServer(folder: string, snapshot: string): Promise<void> {
+  const data = path.join(folder, "served");
+  const begin = async (from?: string) => {
+    const port = await freePort();
+    const child = launch(data, port, from);
+    const url = `http://127.0.0.1:${port}`;
+    const start = performance.now();
+    while (
+      !(await fetch(`${url}/api/alive`).then(
+        ({ ok }) => ok,
+        () => false,
+      ))
+    )
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    return { url, child, answered: performance.now() - start };
+  };
+  const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
+    new Promise<void>((resolve) => {
+      child.on("exit", () => resolve());
+      child.kill(signal);
+    });
+  let server = await begin(snapshot);
+  const load = async (at: string) => (await fetch(server.url + at)).text();
+  const plain = await median(() => load("/api/alive"));
+  const pages = ["/", "/verdicts", "/shelf", "/trips", "/bench", "/next", "/season", "/settings"];
+  for (let n = 0; n < PAGE_LOADS; n += 1) await load(pages[n % pages.length]!);
+  const status = await readFile(`/proc/${server.child.pid}/status`, "utf8");
+  const resident = Number(/VmRSS:\s+(\d+) kB/.exec(status)?.[1]) / 1024;
+  console.log(`resident after ${PAGE_LOADS} page loads: ${resident.toFixed(0)} MB (aim 700)`);
+  console.log(`verdicts: ${((await load("/verdicts")).length / 1024).toFixed(0)} KB of HTML (aim 600)`);
+  const answers: number[] = [];
+  for (let n = 0; n < 5; n += 1) {
+    await ended(server.child, "SIGKILL");
+    server = await begin();
+    answers.push(server.answered);
+  }
+  console.log(
+    `first answer after kill -9: ${(middle(answers) / 1000).toFixed(1)} s (aim 3), ${(middle(answers) / plain).toFixed(0)} × one plain answer of ${plain.toFixed(1)} ms`,
+  );
+  await ended(server.child, "SIGTERM");
+}
+const PAGE_LOADS = 200;
+
 const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
 // `npm run bench -- growth tracks`: only what is named; the sheet is drawn of what judgement was timed on.
 const parts = process.argv.slice(2);
 const wants = (part: string) => parts.length === 0 || parts.includes(part);
 try {
-  const snapshot = wants("judgement") || wants("sheet") ? await speedOfJudgement(folder) : null;
+  const snapshot =
+    wants("judgement") || wants("sheet") || wants("server") ? await speedOfJudgement(folder) : null;
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
   if (wants("trip")) await speedOfTripPage(folder);
+  if (snapshot && wants("server")) await weightOfServer(folder, snapshot);
   if (snapshot && wants("sheet")) await smoothness(folder, snapshot);
 } finally {
   await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });

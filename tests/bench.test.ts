@@ -122,6 +122,34 @@ test("services by their count, a clock that runs through a reload, and a calenda
       parts: [{ name: "Strap" }],
     });
 
+    // A part goes on to another thing, and back.
+    await page.goto(`${app.url}/item/trail-shoes-pair-3`, { waitUntil: "networkidle" });
+    await page.getByLabel("Move Insoles to").selectOption({ label: "Boots" });
+    await page.getByRole("button", { name: "Move", exact: true }).click();
+    await page.getByText("Insoles: on Boots now").waitFor();
+    const partsOf = async (item: string) => (await exported(app)).items.find(({ id }) => id === item)!.parts;
+    expect(await partsOf("boots")).toMatchObject([{ name: "Insoles", renewed: "2025-08-02" }]);
+    expect(await partsOf("trail-shoes-pair-3")).toBeUndefined();
+    await page.getByRole("button", { name: "Undo" }).click();
+    await expect.poll(async () => partsOf("boots")).toBeUndefined();
+
+    // What its owner wants done on everything of a kind.
+    await page.goto(`${app.url}/settings`, { waitUntil: "networkidle" });
+    await page.getByLabel("Find a kind").fill("umbrella");
+    await page.getByLabel("Find a kind").press("Enter");
+    const kind = page.getByRole("region", { name: "Services of your own for every umbrella" });
+    await kind.getByLabel("every", { exact: true }).fill("sometimes");
+    await kind.getByRole("button", { name: /^Add/ }).click();
+    await kind.getByText("Say what is to be done.").waitFor();
+    await kind.getByText("Write how often, as a number.").waitFor();
+    await kind.getByLabel("Have this done to every umbrella").fill("oil the joints");
+    await kind.getByLabel("every", { exact: true }).fill("2");
+    await kind.getByLabel("of", { exact: true }).selectOption("trips");
+    await kind.getByRole("button", { name: /^Add/ }).click();
+    await kind.getByText(/^oil the joints, every 2.trips$/).waitFor();
+    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    await page.getByRole("listitem").filter({ hasText: "oil the joints" }).last().waitFor();
+
     // The clock: started, the page reloaded, stopped; a litre in so many seconds is a flow.
     const filter = page
       .getByRole("listitem")

@@ -2,7 +2,8 @@ import { request } from "node:http";
 import { readdir } from "node:fs/promises";
 import path from "node:path";
 import type { Browser } from "playwright-core";
-import { afterAll, beforeAll, expect, test } from "vitest";
+import { attackFor } from "../measure/hostile/attack-for";
+import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { exported, openPage, startApp, type App } from "./app";
 import { openBrowser } from "./launch";
 
@@ -136,4 +137,11 @@ test("a trip whose name is not Latin is unpacked like any other, and copies of w
   await page.getByRole("heading", { name: "北の島" }).waitFor();
   expect(faults).toEqual([]);
   await page.close();
+});
+
+// A share of `npm run hostile`, which goes on for as long as it is told.
+test("kills in marks and imports, second processes, bodies and addresses that nobody should send: nothing lost, nothing torn, no failure", async () => {
+  const outcomes = await attackFor(30, 7, inject("demoSnapshot"));
+  expect(outcomes.flatMap(({ name, faults }) => faults.map((fault) => `${name}: ${fault}`))).toEqual([]);
+  expect(outcomes.every(({ rounds, tries }) => rounds > 0 && tries > 0)).toBe(true);
 });

@@ -17,6 +17,7 @@ import {
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "../book";
+import { YearRing } from "./year-ring";
 
 export const metadata: Metadata = { title: "Season" };
 
@@ -96,24 +97,27 @@ export default async function SeasonPage({
           <button className="btn">Set them side by side</button>
         </form>
       )}
-      <table className="w-full max-w-3xl text-[0.95rem]">
-        <thead>
-          <tr className="border-b-2 border-ink text-right font-head">
-            <td />
-            <th className="py-1">{before}</th>
-            <th className="py-1">{after}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([name, cell]) => (
-            <tr key={name} className="border-b border-rule">
-              <th className="py-1 text-left font-normal text-muted">{name}</th>
-              <td className="num text-right">{cell(was)}</td>
-              <td className="num text-right">{cell(is)}</td>
+      <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[1fr_auto]">
+        <table className="w-full max-w-3xl self-start text-[0.95rem]">
+          <thead>
+            <tr className="border-b-2 border-ink text-right font-head">
+              <td />
+              <th className="py-1">{before}</th>
+              <th className="py-1">{after}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map(([name, cell]) => (
+              <tr key={name} className="border-b border-rule">
+                <th className="py-1 text-left font-normal text-muted">{name}</th>
+                <td className="num text-right">{cell(was)}</td>
+                <td className="num text-right">{cell(is)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <YearRing year={is} inside={before === after ? null : was} units={units} />
+      </div>
       {difference && (
         <section className="mt-6 max-w-4xl">
           <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">

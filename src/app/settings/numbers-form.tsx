@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { KINDS } from "@/core/trade/kinds";
 import { findKind } from "@/core/trade/names";
+import { GRAMS_PER_OUNCE } from "@/core/units/quantity";
 import { capital, listWords } from "@/core/units/speak";
 import { whenServiced } from "@/core/say/services";
 import type { Kind } from "@/core/trade/kind";
@@ -12,6 +13,7 @@ import { TOO_LIKELY } from "@/core/trade/rules";
 import { SCHOOLS } from "@/core/trade/schools";
 import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
 import { Field } from "@/ui/field";
+import { KindServices } from "./kind-services";
 import { OwnNumber } from "./own-number";
 
 /** What the owner's own lives of a kind come to, in its wear unit. */
@@ -63,6 +65,8 @@ function SchoolNumbers({ settings, errors, keep }: NumbersFormProps) {
   const { school } = settings;
   const lines = settings.schools[school] ?? {};
   const base = SCHOOLS[school];
+  const { weight } = settings.units;
+  const inGrams = weight === "g" ? 1 : GRAMS_PER_OUNCE;
   const set = (field: keyof typeof lines, value: number | undefined) =>
     keep({ ...settings, schools: { ...settings.schools, [school]: { ...lines, [field]: value } } });
   const error = (field: string) => errors[`schools.${school}.${field}`];
@@ -109,12 +113,12 @@ function SchoolNumbers({ settings, errors, keep }: NumbersFormProps) {
           onKeep={(value) => set("worthNeeded", value)}
         />
         <OwnNumber
-          label="Too light to argue, g"
-          own={lines.tooLight}
-          fallback={base.tooLight}
-          source="g"
+          label={`Too light to argue, ${weight}`}
+          own={lines.tooLight === undefined ? undefined : lines.tooLight / inGrams}
+          fallback={base.tooLight / inGrams}
+          source={weight}
           error={error("tooLight")}
-          onKeep={(value) => set("tooLight", value)}
+          onKeep={(value) => set("tooLight", value === undefined ? undefined : value * inGrams)}
         />
       </div>
     </section>
@@ -171,14 +175,9 @@ function Limits({ settings, errors, keep }: NumbersFormProps) {
   );
 }
 
-const WEARING = KINDS.filter(
-  ({ life, services, ageDays }) =>
-    life !== null || services.some(({ every }) => every !== undefined) || ageDays !== null,
-);
-
 function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
-  const [id, setId] = useState(WEARING[0]!.id);
-  const kind = WEARING.find((each) => each.id === id)!;
+  const [id, setId] = useState(KINDS.find(({ life }) => life !== null)!.id);
+  const kind = KINDS.find((each) => each.id === id)!;
   const own: KindNumbers = settings.kinds[id] ?? {};
   const { units } = settings;
   const unit = wearUnitName(kind.wears, units);
@@ -270,6 +269,14 @@ function KindNumbersOf({ settings, lives, errors, keep }: NumbersFormProps) {
             />
           ))}
       </div>
+      <KindServices
+        key={`${id} services`}
+        kind={id}
+        own={own.own ?? []}
+        units={units}
+        errors={errors}
+        onKeep={(services) => set({ own: [...services] })}
+      />
       {kind.services.some(({ every }) => every === undefined) && (
         <p className="hint mt-2">
           Also looked after:{" "}
@@ -305,7 +312,7 @@ function KindPicker({
   const [typed, setTyped] = useState("");
   const sought = typed.trim().toLowerCase();
   const meant = sought === "" ? null : findKind(sought)?.id;
-  const fits = WEARING.filter(({ id }) => id.includes(sought) || id === meant);
+  const fits = KINDS.filter(({ id }) => id.includes(sought) || id === meant);
   const [own, others] = [
     fits.filter(({ id }) => settings.kinds[id]),
     fits.filter(({ id }) => !settings.kinds[id]),
@@ -336,7 +343,7 @@ function KindPicker({
             {settings.kinds[id] && " · yours"}
           </button>
         ))}
-        {fits.length === 0 && <p className="hint">No kind that wears is called that.</p>}
+        {fits.length === 0 && <p className="hint">No kind is called that.</p>}
       </div>
     </div>
   );

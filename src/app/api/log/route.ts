@@ -1,11 +1,9 @@
-import { mkdir, readdir, rm, writeFile } from "node:fs/promises";
-import path from "node:path";
 import { revalidatePath } from "next/cache";
 import { logProblems } from "@/core/ledger/check";
 import type { WholeLog } from "@/core/model";
 import { store } from "@/data/connection";
-import { dataFolder } from "@/data/folder";
 import { addLog, readWholeLog, replaceLog } from "@/data/log";
+import { keepCopyBefore } from "@/app/copies";
 import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 
 /** Problems told at once; more would bury the first. */
@@ -42,7 +40,7 @@ export async function POST(request: Request): Promise<Response> {
   const fresh = newIn(read.log, here);
   const ask = new URL(request.url).searchParams;
   if (ask.has("replace")) {
-    if (here.items.length > 0) await keepCopy(here);
+    if (here.items.length > 0) await keepCopyBefore(here);
     await db.transaction((tx) => replaceLog(tx, read.log));
   } else if (ask.has("add")) {
     const problems = logProblems({
@@ -85,27 +83,4 @@ function newIn(log: WholeLog, here: WholeLog): WholeLog {
     rulings: fresh(log.rulings, here.rulings),
     tasks: fresh(log.tasks, here.tasks),
   };
-}
-
-/** Copies kept whatever their month. */
-const NEWEST = 10;
-
-/** Of the copies, by their names, those that neither are among the newest nor the last of their month. */
-function staleCopies(names: readonly string[]): string[] {
-  const copies = names.filter((name) => /^before-\d{4}-\d{2}-.*\.json$/.test(name)).sort();
-  const lastOfMonth = new Map(copies.map((name) => [name.slice(0, "before-2026-11".length), name]));
-  return copies
-    .slice(0, -NEWEST)
-    .filter((name) => lastOfMonth.get(name.slice(0, "before-2026-11".length)) !== name);
-}
-
-/** What is about to be replaced, kept beside the data. */
-async function keepCopy(log: WholeLog): Promise<void> {
-  const folder = path.join(dataFolder(), "copies");
-  await mkdir(folder, { recursive: true });
-  await writeFile(
-    path.join(folder, `before-${new Date().toISOString().replaceAll(":", "-")}.json`),
-    writeLogFile(log),
-  );
-  for (const old of staleCopies(await readdir(folder))) await rm(path.join(folder, old));
 }

@@ -1,10 +1,10 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { Entry } from "@/core/model";
+import { Entry, ItemId } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
 import { removeEntry, saveEntries } from "@/data/entries";
-import { findItem } from "@/data/items";
+import { findItem, saveItems } from "@/data/items";
 import { store } from "@/data/connection";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook, today } from "../../book";
@@ -43,4 +43,29 @@ async function damagedAfter({ what, item, on }: Entry): Promise<string | null> {
 export async function takeEntryBack(id: string): Promise<void> {
   await removeEntry(await store(), id);
   revalidatePath("/", "layout");
+}
+
+/** Parts that one thing has at most. */
+const MOST_PARTS = 20;
+
+/** Moves a part from one thing to another, with the day that it was new. */
+export async function movePart(from: ItemId, name: string, to: ItemId): Promise<Answer> {
+  const answer = await (
+    await store()
+  ).transaction(async (tx): Promise<Answer> => {
+    const [giver, taker] = [await findItem(tx, ItemId.parse(from)), await findItem(tx, ItemId.parse(to))];
+    const part = giver?.parts.find((each) => each.name === name);
+    if (!giver || !taker || !part || giver.id === taker.id)
+      return refuse({ "": "That part, or thing, is no longer here." });
+    if (taker.parts.some((each) => each.name === name))
+      return refuse({ "": `${taker.name} has a part of that name already.` });
+    if (taker.parts.length >= MOST_PARTS) return refuse({ "": `${taker.name} has as many parts as it can.` });
+    await saveItems(tx, [
+      { ...giver, parts: giver.parts.filter((each) => each !== part) },
+      { ...taker, parts: [...taker.parts, part] },
+    ]);
+    return { ok: true, value: undefined };
+  });
+  revalidatePath("/", "layout");
+  return answer;
 }

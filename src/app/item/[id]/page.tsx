@@ -19,6 +19,7 @@ import { Stroke, STROKES } from "@/ui/stroke";
 import { strokeOf } from "@/ui/stroke-code";
 import { readBook } from "../../book";
 import { EntryForm } from "./entry-form";
+import { Parts } from "./parts";
 import { RemoveEntry } from "./remove-entry";
 import { WearChart, type WearPoint } from "./wear-chart";
 import { itemPath, tripPath } from "@/ui/paths";
@@ -264,6 +265,15 @@ export default async function ItemPage({ params, searchParams }: Asked) {
               .filter(({ what }) => what !== CONDITION.what)
               .map(({ what, unit }) => ({ what, unit }))}
           />
+          {item.parts.length > 0 && (
+            <Parts
+              item={id}
+              parts={item.parts}
+              others={book.items
+                .filter((other) => other.state === "active" && other.id !== id)
+                .map((other) => [other.id, other.name] as const)}
+            />
+          )}
           {holders.length > 0 && (
             <div>
               <h2 className="border-b-2 border-ink pb-1 text-lg">Also in the slot “{item.slot}”</h2>

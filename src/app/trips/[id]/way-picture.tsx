@@ -271,7 +271,7 @@ function aside(values: readonly number[], n: number, whole: number): React.CSSPr
   const [from, to] = isTo ? [values[n - 1]!, values[n]!] : [values[n]!, values[n + 1]!];
   if (to - from >= SHORT * whole) return undefined;
   const by = to >= whole ? (isTo ? 0 : -100) : from <= 0 ? (isTo ? 100 : 0) : isTo ? 50 : -50;
-  return { transform: `translateX(${by}%)` };
+  return { transform: `translateX(${by}%)`, justifyItems: by < 0 ? "end" : by > 0 ? "start" : "center" };
 }
 
 /** Where a thing was along; drawn by itself until the page is alive, as a hundred sliders are slow to send. */

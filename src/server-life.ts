@@ -1,11 +1,17 @@
-import { closeStore, store } from "./connection";
+import { keepDailyCopy } from "./app/copies";
+import { closeStore, store } from "./data/connection";
 
-/** Opens the data or ends the process with one sentence; closes it cleanly when the process is asked to stop. */
+const DAY_MS = 24 * 3600 * 1000;
+
+/** Opens the data or ends the process with one sentence; a copy is kept once a day, and when the process is asked to stop and closes it cleanly. */
 export async function openForServer(): Promise<void> {
   let closing = false;
+  const copy = () =>
+    keepDailyCopy().catch((error: Error) => console.error(`No copy was kept: ${error.message}`));
   const stop = async () => {
     if (closing) return;
     closing = true;
+    await copy();
     await closeStore().catch((error: Error) => console.error(error.message));
     process.exit(0);
   };
@@ -16,4 +22,5 @@ export async function openForServer(): Promise<void> {
     console.error(error instanceof Error ? error.message : error);
     process.exit(3);
   }
+  setInterval(() => void copy(), DAY_MS).unref();
 }

@@ -1,0 +1,238 @@
+import type { ChildProcess } from "node:child_process";
+import { request } from "node:http";
+import { anyFile } from "../../tests/histories";
+import fc from "fast-check";
+import { answers, freePort, launch } from "../../tests/launch";
+
+/** What is attacked: an app on a folder of its own, which an attack may kill and start again. */
+export interface Target {
+  readonly folder: string;
+  port: number;
+  child: ChildProcess;
+}
+
+/** What came of one round of an attack: so many tries, and what should not have been. */
+interface Round {
+  readonly tries: number;
+  readonly faults: readonly string[];
+}
+
+/** One round; numbers 0 to 1 from `random`, so that a run is repeated by its seed. */
+export type Attack = (target: Target, random: () => number) => Promise<Round>;
+
+const urlOf = ({ port }: Target) => `http://127.0.0.1:${port}`;
+const pick = <T>(all: readonly T[], random: () => number): T => all[Math.floor(random() * all.length)]!;
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+export async function start(target: Target, snapshot?: string): Promise<void> {
+  target.port = await freePort();
+  target.child = launch(target.folder, target.port, snapshot);
+  await answers(urlOf(target), target.child);
+}
+
+async function killed(target: Target): Promise<void> {
+  const ended = new Promise((resolve) => target.child.on("exit", resolve));
+  target.child.kill("SIGKILL");
+  await ended;
+  await start(target);
+}
+
+interface Told {
+  readonly items: readonly { readonly id: string }[];
+  readonly trips: readonly {
+    readonly id: string;
+    readonly marks: readonly { readonly item: string; readonly note?: string }[];
+  }[];
+}
+const told = async (target: Target) => (await (await fetch(`${urlOf(target)}/api/log`)).json()) as Told;
+
+/** kill -9 at any moment of a stream of marks: nothing acknowledged is lost, and nothing is there by halves. */
+const killsInMarks: Attack = async (target, random) => {
+  const { trips } = await told(target);
+  const trip = trips.find(({ marks }) => marks.length > 20)!;
+  const items = trip.marks.slice(0, 12).map(({ item }) => item);
+  const acknowledged = new Map<string, number>();
+  let tries = 0;
+  const stream = (async () => {
+    for (let n = 1; ; n += 1) {
+      const item = items[n % items.length]!;
+      const answer = await fetch(`${urlOf(target)}/api/marks`, {
+        method: "POST",
+        body: JSON.stringify([{ trip: trip.id, item, mark: { use: "used", note: `kill ${n}` } }]),
+      }).catch(() => null);
+      if (!answer?.ok) return;
+      tries = n;
+      acknowledged.set(item, n);
+    }
+  })();
+  await wait(100 + random() * 900);
+  const again = killed(target);
+  await stream;
+  await again;
+  const kept = (await told(target)).trips.find(({ id }) => id === trip.id)!.marks;
+  const faults = [...acknowledged].flatMap(([item, n]) => {
+    const note = kept.find((mark) => mark.item === item)?.note ?? "";
+    const there = Number(/^kill (\d+)$/.exec(note)?.[1] ?? Number.NaN);
+    return there >= n ? [] : [`mark ${n} of ${item} was acknowledged, and is “${note}”`];
+  });
+  return { tries, faults };
+};
+
+/** kill -9 at any moment of an import: all of it is there, or nothing of it. */
+const killsInImport: Attack = async (target, random) => {
+  const before = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  const log = JSON.parse(before) as Told & { items: object[] };
+  const more = Array.from({ length: 400 }, (_, n) => ({
+    id: `hostile-${n}`,
+    name: `Thing ${n}`,
+    kind: "mug",
+  }));
+  const put = fetch(`${urlOf(target)}/api/log?replace`, {
+    method: "POST",
+    body: JSON.stringify({ ...log, items: [...log.items, ...more] }),
+  }).catch(() => null);
+  await wait(random() * 700);
+  const again = killed(target);
+  const answer = await put;
+  await again;
+  const { items } = await told(target);
+  const isWhole = items.length === log.items.length + more.length;
+  const isBefore = items.length === log.items.length;
+  const faults = [
+    ...(isWhole || isBefore ? [] : [`${items.length} things after an import cut short`]),
+    ...(answer?.ok && !isWhole ? ["an import that was acknowledged is not there"] : []),
+  ];
+  await fetch(`${urlOf(target)}/api/log?replace`, { method: "POST", body: before });
+  return { tries: 1, faults };
+};
+
+/** A second process on the same folder: it ends by itself, and never answers. */
+const secondProcess: Attack = async (target) => {
+  const port = await freePort();
+  const second = launch(target.folder, port);
+  const code = new Promise<number | null>((resolve) => second.on("exit", resolve));
+  const answered = await Promise.race([
+    code.then(() => false),
+    answers(`http://127.0.0.1:${port}`, second).then(
+      () => true,
+      () => false,
+    ),
+  ]);
+  const faults = answered ? ["two processes answered on one folder"] : [];
+  second.kill("SIGKILL");
+  const ended = await code;
+  if (!answered && ended !== 3) faults.push(`the second process ended with ${ended}`);
+  if (!(await fetch(`${urlOf(target)}/api/alive`)).ok) faults.push("the first no longer answers");
+  return { tries: 1, faults };
+};
+
+const HOSTILE_TEXTS = [
+  "\0",
+  "\ud800",
+  "'; drop table item; --",
+  "<script>alert(1)</script>",
+  "../../../../etc/passwd",
+  "=1+1",
+  "𝕏".repeat(70),
+  "1e999",
+  "-0",
+  "0000-01-01",
+  "9".repeat(400),
+  "\n\r\t",
+] as const;
+
+/** Any JSON, hostile words in it. */
+const anyJson = fc.jsonValue({ maxDepth: 3 });
+
+/** Bodies that nobody should send, to whatever takes one: refused with a sentence, never the server's failure. */
+const fuzz: Attack = async (target, random) => {
+  const ways = ["/api/marks", "/api/lines", "/api/log?look", "/api/log?add", "/api/what-if", "/api/pair"];
+  const faults: string[] = [];
+  const seed = Math.floor(random() * 2 ** 31);
+  const bodies = [
+    ...fc.sample(anyJson, { numRuns: 12, seed }).map((value) => JSON.stringify(value)),
+    ...fc.sample(anyFile, { numRuns: 3, seed }).map((file) => spoilt(JSON.stringify(file), random)),
+    ...HOSTILE_TEXTS.map((text) =>
+      JSON.stringify([{ trip: text, item: text, mark: { use: "used", note: text, where: text } }]),
+    ),
+    "[".repeat(60_000),
+  ];
+  for (const body of bodies) {
+    const way = pick(ways, random);
+    const answer = await fetch(urlOf(target) + way, { method: "POST", body }).catch((error: Error) => error);
+    if (answer instanceof Error) faults.push(`${way}: ${answer.message}`);
+    else if (answer.status >= 500) faults.push(`${way}: ${answer.status} for ${body.slice(0, 120)}`);
+  }
+  return { tries: bodies.length, faults };
+};
+
+/** A file with one letter of it another. */
+function spoilt(text: string, random: () => number): string {
+  const at = Math.floor(random() * text.length);
+  return text.slice(0, at) + pick(['"', "0", "{", "\0", "é", "-"], random) + text.slice(at + 1);
+}
+
+const PATHS = [
+  "/",
+  "/item/%00",
+  "/item/a%20b",
+  `/item/${"a".repeat(81)}`,
+  "/item/..%2f..%2f",
+  "/trips/%F0%9F%8F%94",
+  "/unpack/nowhere",
+  "/trips/%",
+  "/next?trip=%00",
+  "/trips/supplies?dry=-1&nights=1e99",
+  "/trips/nights?low=abc&bed=%00",
+  "/shelf/beside?of=x&of=y",
+  "/api/argument?item=%00&verb=x&ground=y",
+  "/api/cell?item=x",
+  "/api/track/none",
+  "/api/list/none?as=csv",
+  "/api/weather?from=x",
+  "/favicon.icoX",
+  "/_next/staticX",
+  "/.env",
+  "/season?a=0000&b=99999",
+] as const;
+
+/** Addresses that cannot be, names it does not listen on, pages of others: 4xx or a page of its own, and nothing of the log to a stranger. */
+const probes: Attack = async (target, random) => {
+  const faults: string[] = [];
+  for (const path of PATHS) {
+    const host = random() < 0.3 ? pick(["evil.example", "127.0.0.1.evil.example", ""], random) : null;
+    const { status, body } = await raw(target, path, host);
+    if (status >= 500) faults.push(`${path}: ${status}`);
+    if (host && (status !== 403 || /Quilt|Vask/.test(body)))
+      faults.push(`${path} answered to “${host}”: ${status}`);
+  }
+  const foreign = await fetch(`${urlOf(target)}/api/marks`, {
+    method: "POST",
+    body: "[]",
+    headers: { origin: pick(["null", "http://evil.example", "garbage"], random) },
+  });
+  if (foreign.status !== 403) faults.push(`a page of another site could write: ${foreign.status}`);
+  return { tries: PATHS.length + 1, faults };
+};
+
+const raw = ({ port }: Target, path: string, host: string | null) =>
+  new Promise<{ status: number; body: string }>((resolve, reject) => {
+    const sent = request(
+      { port, host: "127.0.0.1", path, ...(host === null ? {} : { headers: { host } }) },
+      (answer) => {
+        let body = "";
+        answer.on("data", (part: Buffer) => (body += part.toString()));
+        answer.on("end", () => resolve({ status: answer.statusCode!, body }));
+      },
+    );
+    sent.on("error", reject);
+    sent.end();
+  });
+
+export const ATTACKS: readonly (readonly [name: string, attack: Attack])[] = [
+  ["kill -9 in a stream of marks", killsInMarks],
+  ["kill -9 in an import", killsInImport],
+  ["a second process", secondProcess],
+  ["bodies that nobody should send", fuzz],
+  ["addresses, names and origins", probes],
+];
