@@ -412,7 +412,7 @@ async function weightOfServer(folder: string, snapshot: string): Promise<void> {
     const url = `http://127.0.0.1:${port}`;
     const start = performance.now();
     while (
-      !(await fetch(`${url}/api/alive`).then(
+      !(await fetch(`${url}/api/shelf.csv`).then(
         ({ ok }) => ok,
         () => false,
       ))
