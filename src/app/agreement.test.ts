@@ -35,7 +35,7 @@ beforeAll(async () => {
   db = liteStore(await PGlite.create());
   await migrate(db);
   kept.nettleStore = Promise.resolve(db);
-});
+}, 120_000);
 afterAll(async () => {
   delete kept.nettleStore;
   await db.close();
@@ -225,6 +225,6 @@ test("after any actions, in any order, what is exported is read again as it is",
         }
       },
     ),
-    { numRuns: 40, seed: 1 },
+    { numRuns: 30, seed: 1 },
   );
 });

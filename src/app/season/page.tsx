@@ -97,7 +97,7 @@ export default async function SeasonPage({
           <button className="btn">Set them side by side</button>
         </form>
       )}
-      <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[1fr_auto]">
+      <div className="grid grid-cols-1 gap-x-10 gap-y-4 lg:grid-cols-[1fr_auto]">
         <table className="w-full max-w-3xl self-start text-[0.95rem]">
           <thead>
             <tr className="border-b-2 border-ink text-right font-head">

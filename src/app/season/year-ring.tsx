@@ -27,7 +27,7 @@ export function YearRing({
     ...[year, inside].flatMap((each) => each?.outings ?? []).map(({ metres }) => metres),
   );
   return (
-    <figure className="mx-auto w-90 max-w-full">
+    <figure className="mx-auto w-full max-w-90 lg:w-90">
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         role="img"

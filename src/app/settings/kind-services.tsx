@@ -6,6 +6,7 @@ import { sayServiceCount, wearFromNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
+import { serviceUnits } from "@/ui/service-units";
 
 const BLANK = { what: "", every: "", unit: "nights" as ServiceUnit };
 
@@ -92,7 +93,7 @@ export function KindServices({
             label="of"
             className="w-32"
             value={typed.unit}
-            options={[["nights", "nights"], ["m", units.distance], "trips", "washes", "days"]}
+            options={serviceUnits(units)}
             onChange={(event) => setTyped({ ...typed, unit: event.target.value as ServiceUnit })}
           />
           <button className="btn mt-6">

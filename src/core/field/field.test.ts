@@ -52,6 +52,8 @@ describe("lines as they are written on the way", () => {
     ["400 g of gas left", { as: "amount", how: "left", amount: 400, unit: "g", item: "gas" }],
     ["bought a sun hat", { as: "joined", how: "bought", what: "sun hat" }],
     ["found an umbrella in the hut", { as: "joined", how: "found", what: "umbrella in the hut" }],
+    ["borrowed gaiters from Ida", { as: "joined", how: "borrowed", what: "gaiters", owner: "Ida" }],
+    ["borrowed the small pot", { as: "joined", how: "borrowed", what: "small pot", owner: null }],
     ["the ferry only goes on Tuesdays", { as: "note" }],
     ["quilt", { as: "note" }],
     ["", { as: "note" }],

@@ -4,7 +4,9 @@ import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
 import { additions } from "../reasons/add";
 import { judgeAll } from "../reasons/judge";
-import { stepsFor } from "../trade/steps";
+import { pursesOf } from "../compare/money";
+import { says } from "../say/says";
+import { stepsFor, timedReading } from "../trade/steps";
 import { benchOf, byMaterial } from "./bench";
 import { Task } from "../model";
 import { fromCalendar, type CalendarDay } from "./from-calendar";
@@ -319,4 +321,53 @@ describe("a calendar read back", () => {
     );
     expect(again).toMatchObject({ changes: [], same: 1 });
   });
+});
+
+// A thing of another's is not one's own money, and what went wrong with it is its owner's to hear.
+test("what is borrowed or lent: told, looked after, and not paid for", () => {
+  const told = logOf({
+    items: [
+      { id: "pot", name: "Pot", kind: "pot", weight: "100 g", price: 30, owner: "Ida" },
+      { id: "mug", name: "Mug", kind: "mug", weight: "50 g", price: 12, lentTo: "Oswin" },
+      {
+        id: "old",
+        name: "Old pot",
+        kind: "pot",
+        weight: "120 g",
+        price: 9,
+        owner: "Ida",
+        state: "given back",
+        since: "2026-07-01",
+      },
+    ],
+    trips: [
+      {
+        id: "t",
+        name: "T",
+        starts: "2026-06-01",
+        ends: "2026-06-03",
+        distance: "30 km",
+        marks: [
+          { item: "pot", use: "used", troubles: ["damaged"], symptoms: ["bent"] },
+          { item: "mug", use: "used" },
+          { item: "old", use: "used" },
+        ],
+      },
+    ],
+  });
+  const book = openBook(told, "2026-07-20");
+  const judgements = judgeAll(survey(book));
+  const pot = judgements.find(({ case: { item } }) => item.id === "pot")!;
+  const repair = pot.verdicts.find(({ verb }) => verb === "repair")!;
+  expect(says(pot.case, repair)).toMatch(/ It is Ida’s: tell them\.$/);
+  const old = judgements.find(({ case: { item } }) => item.id === "old")!;
+  expect(old.verdicts[0]).toMatchObject({ verb: "keep", reason: "gone when done with", done: true });
+  const { away, borrowed } = readyFor(book, judgements);
+  expect([away, borrowed].map((some) => some.map(({ id }) => id))).toEqual([["mug"], ["pot"]]);
+  expect(pursesOf(judgements, "€")).toMatchObject([{ currency: "€", bought: 12 }]);
+});
+
+test("what a clock reads: minutes to boil, or litres a minute", () => {
+  expect(timedReading("minutes", 210)).toBe(3.5);
+  expect(timedReading("litre", 40)).toBe(1.5);
 });

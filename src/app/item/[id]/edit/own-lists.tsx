@@ -4,6 +4,7 @@ import { useFieldArray, type UseFormReturn } from "react-hook-form";
 import { MOST_SERVICES } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
+import { serviceUnits } from "@/ui/service-units";
 import type { Values } from "./item-values";
 
 interface ListProps {
@@ -40,7 +41,7 @@ export function OwnServices({ form, units }: ListProps & { units: Units }) {
             label="of"
             className="w-32"
             {...register(`services.${n}.unit`)}
-            options={[["nights", "nights"], ["m", units.distance], "trips", "washes", "days"]}
+            options={serviceUnits(units)}
           />
           <button type="button" className="btn btn-plain mt-6" onClick={() => remove(n)}>
             Take off<span className="sr-only"> service {n + 1}</span>
