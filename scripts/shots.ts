@@ -84,6 +84,9 @@ try {
   }
 } finally {
   await browser.close();
+  // It keeps a copy as it closes.
+  const ended = new Promise((resolve) => child.on("exit", resolve));
   child.kill();
+  await ended;
   await rm(folder, { recursive: true, force: true });
 }
