@@ -18,7 +18,7 @@ import {
   type Units,
 } from "@/core/units/speak";
 import { sleepOf } from "@/core/weighin/sleep";
-import { cansOf, cansFor, supplyUses } from "@/core/weighin/supplies";
+import { cansOf, cansFor, ENOUGH, supplyUses } from "@/core/weighin/supplies";
 import { countsAs } from "@/core/weighin/weigh-in";
 import { PageHead } from "@/ui/page-head";
 import { tripPath } from "@/ui/paths";
@@ -29,9 +29,6 @@ import { PlanPath } from "./plan-path";
 import { OnSomeLegsList } from "./some-legs";
 
 export const metadata: Metadata = { title: "Next trip" };
-
-/** Enough nine times in ten. */
-const MARGIN = 0.9;
 
 /** What to take on the trip ahead: the one planned, or one as usual. */
 export default async function NextPage({ searchParams }: { searchParams: Promise<{ trip?: string }> }) {
@@ -237,7 +234,7 @@ function HowMuch({ plan: { book, next }, trip, units }: { plan: Plan; trip: Trip
   const uses = supplyUses(book);
   const of = (sort: string, over: string, unit: string) =>
     uses.find(({ rule }) => rule.sort === sort && rule.over === over && rule.unit === unit)!;
-  const enough = (use: (typeof uses)[number], length: number) => use.rate.enoughFor(MARGIN) * length;
+  const enough = (use: (typeof uses)[number], length: number) => use.rate.enoughFor(ENOUGH) * length;
   const gas = enough(of("fuel", "night", "g"), next.nights);
   const stretch = Math.min(next.days, trip?.foreseen.resupply ?? next.days);
   const cans = cansFor(gas, cansOf(book.items));

@@ -1,7 +1,7 @@
 import { arc } from "d3-shape";
 import { daysBetween } from "@/core/ledger/days";
 import type { Season } from "@/core/seasons/season";
-import { count, sayDays, sayDistance, type Units } from "@/core/units/speak";
+import { sayDays, sayDistance, type Units } from "@/core/units/speak";
 
 const SIZE = 360;
 const MIDDLE = SIZE / 2;
@@ -31,7 +31,9 @@ export function YearRing({
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         role="img"
-        aria-label={`${year.year}: ${count(year.outings.length, "trip")}${inside ? `; inside it ${inside.year}: ${count(inside.outings.length, "trip")}` : ""}. ${year.outings.map(({ trip, metres }) => `${trip.name}, ${sayDays(trip.starts, trip.ends)}, ${sayDistance(metres, units)}`).join("; ")}.`}
+        aria-label={[sayYear(year, units), inside && `inside it ${sayYear(inside, units)}`]
+          .filter(Boolean)
+          .join(" ")}
       >
         <g transform={`translate(${MIDDLE} ${MIDDLE})`}>
           {MONTHS.map((month, n) => {
@@ -72,6 +74,13 @@ export function YearRing({
     </figure>
   );
 }
+
+const sayYear = ({ year, outings }: Season, units: Units) =>
+  `${year}: ${outings
+    .map(({ trip, metres }) =>
+      [trip.name, sayDays(trip.starts, trip.ends), sayDistance(metres, units)].join(", "),
+    )
+    .join("; ")}.`;
 
 function Ring({
   season,

@@ -70,6 +70,9 @@ export type OwnService = z.infer<typeof OwnService>;
 /** Most services that one thing, or one kind, has of its owner's own. */
 export const MOST_SERVICES = 12;
 
+/** Most parts that are told of one thing. */
+export const MOST_PARTS = 20;
+
 /** A part with a life of its own: insoles, tips, element, igniter, washer. */
 const Part = z.object({
   name: Name,
@@ -203,7 +206,7 @@ export const Item = z.object({
     .max(10)
     .default([])
     .meta({ description: "What it can't do without: the poles that hold up a shelter." }),
-  parts: z.array(Part).max(20).default([]),
+  parts: z.array(Part).max(MOST_PARTS).default([]),
   services: z
     .array(OwnService)
     .max(MOST_SERVICES, "Twelve services at most.")

@@ -278,6 +278,9 @@ describe("a plan of several legs, by hand", () => {
     const shops = legged({ foreseen: { resupply: 2 } }).stages;
     expect(shops[0]!.onBack).toBeCloseTo(back - 350 + 2 * food, 6);
     expect(shops[1]!.onBack - plateau!.onBack).toBeCloseTo((0.4 - 2.4) * food, 6);
+    // One each day: four tenths of the third day are over where the last leg begins.
+    const daily = legged({ foreseen: { resupply: 1 } }).stages;
+    expect(daily[2]!.onBack - down!.onBack).toBeCloseTo((0.6 - 1.6) * food, 6);
   });
 });
 

@@ -9,7 +9,7 @@ import { leavesHome } from "../reasons/verbs";
 import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
-import { cansFor, cansOf, supplyUses } from "../weighin/supplies";
+import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
 import { sleepOf } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
@@ -178,8 +178,6 @@ function fuelFor(book: Book): ReadonlySet<ItemId> {
       .map(({ id }) => id),
   ]);
 }
-/** Enough nine times in ten. */
-const ENOUGH = 0.9;
 
 /** Jobs that one thing does at a time, each for its season or ground. */
 const ONE_AT_A_TIME: readonly Job[] = ["shelter", "pad", "walk", "carry"];

@@ -3,7 +3,7 @@ import { strengthOn } from "../ledger/outing";
 import { endsOf } from "../ledger/stretches";
 import type { LegId, Trip } from "../model";
 import { isUnavoidable } from "../trade/triggers";
-import { supplyUses } from "../weighin/supplies";
+import { ENOUGH, supplyUses } from "../weighin/supplies";
 import { countsAs } from "../weighin/weigh-in";
 import { callOn } from "./foresee";
 import type { Plan, PlanLine } from "./plan";
@@ -34,8 +34,6 @@ export interface OnSomeLegs {
   readonly sentHome: boolean;
 }
 
-/** Enough nine times in ten. */
-const ENOUGH = 0.9;
 /** Gram-metres that sending a thing on or home must save to be worth the walk to the post. Common practice, no source. */
 const WORTH_POSTING = 5_000_000;
 

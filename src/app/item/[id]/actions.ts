@@ -1,7 +1,7 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { Entry, ItemId } from "@/core/model";
+import { Entry, ItemId, MOST_PARTS } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
 import { removeEntry, saveEntries } from "@/data/entries";
 import { findItem, saveItems } from "@/data/items";
@@ -44,9 +44,6 @@ export async function takeEntryBack(id: string): Promise<void> {
   await removeEntry(await store(), id);
   revalidatePath("/", "layout");
 }
-
-/** Parts that one thing has at most. */
-const MOST_PARTS = 20;
 
 /** Moves a part from one thing to another, with the day that it was new. */
 export async function movePart(from: ItemId, name: string, to: ItemId): Promise<Answer> {

@@ -1,7 +1,7 @@
 "use client";
 
 import { useFieldArray, type UseFormReturn } from "react-hook-form";
-import { MOST_SERVICES } from "@/core/model";
+import { MOST_PARTS, MOST_SERVICES } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
 import { serviceUnits } from "@/ui/service-units";
@@ -98,7 +98,7 @@ export function PartFields({ form }: ListProps) {
           </button>
         </div>
       ))}
-      {fields.length < 20 && (
+      {fields.length < MOST_PARTS && (
         <button
           type="button"
           className="btn btn-plain"
