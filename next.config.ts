@@ -11,6 +11,8 @@ const config: NextConfig = {
   experimental: {
     proxyClientMaxBodySize: "34mb",
     serverActions: { bodySizeLimit: "8mb" },
+    // After a kill the page that is wanted comes first: the others are loaded when they are asked for.
+    preloadEntriesOnStart: false,
   },
 };
 

@@ -164,8 +164,8 @@ async function speedOfNumbers(book: Book, aggregate: () => unknown): Promise<voi
     () => [supplyUses(told), sleepOf(told)],
     "≤ 2 ×",
   );
-  const [first, last] = [book.outings[0]!.trip, book.outings.at(-1)!.trip];
-  const list = await median(() => compareLists(listOf(first, book.item), listOf(last, book.item)));
+  const [first, last] = [book.outings[0]!, book.outings.at(-1)!].map(book.tripOf);
+  const list = await median(() => compareLists(listOf(first!, book.item), listOf(last!, book.item)));
   console.log(
     `${`a list of ${ITEMS} things against another`.padEnd(58)} ${list.toFixed(1).padStart(6)} ms   aim ≤ 50 ms`,
   );

@@ -79,11 +79,18 @@ export const anyFile = fc
       cover: maybe(fc.boolean()),
       price: maybe(fc.integer({ min: 1, max: 500 })),
       pieces: maybe(fc.integer({ min: 1, max: 8 })),
+      slot: maybe(fc.constantFrom("feet", "light")),
+      needs: maybe(fc.nat({ max: 5 })),
     }),
     { minLength: 1, maxLength: 6 },
   )
   .chain((kinds) => {
-    const items = kinds.map((item, n) => ({ ...item, id: `i${n}`, name: `${item.kind} ${n}` }));
+    const items = kinds.map(({ needs, ...item }, n) => ({
+      ...item,
+      id: `i${n}`,
+      name: `${item.kind} ${n}`,
+      needs: needs === undefined || needs >= kinds.length || needs === n ? [] : [`i${needs}`],
+    }));
     const trips = fc.array(
       fc.record({
         days: fc.integer({ min: 1, max: 40 }),

@@ -53,6 +53,8 @@ const killsInMarks: Attack = async (target, random) => {
   const items = trip.marks.slice(0, 12).map(({ item }) => item);
   const acknowledged = new Map<string, number>();
   let tries = 0;
+  let begun = () => {};
+  const first = new Promise<void>((resolve) => (begun = resolve));
   const stream = (async () => {
     for (let n = 1; ; n += 1) {
       const item = items[n % items.length]!;
@@ -60,12 +62,14 @@ const killsInMarks: Attack = async (target, random) => {
         method: "POST",
         body: JSON.stringify([{ trip: trip.id, item, mark: { use: "used", note: `kill ${n}` } }]),
       }).catch(() => null);
+      begun();
       if (!answer?.ok) return;
       tries = n;
       acknowledged.set(item, n);
     }
   })();
-  await wait(100 + random() * 900);
+  await first;
+  await wait(random() * 900);
   const again = killed(target);
   await stream;
   await again;
@@ -104,6 +108,22 @@ const killsInImport: Attack = async (target, random) => {
   ];
   await fetch(`${urlOf(target)}/api/log?replace`, { method: "POST", body: before });
   return { tries: 1, faults };
+};
+
+/** kill -9 as it starts, before it answers or just after: the next start takes the folder, and answers with all that was there. */
+const killsInStart: Attack = async (target, random) => {
+  const before = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  const ended = new Promise((resolve) => target.child.on("exit", resolve));
+  target.child.kill("SIGKILL");
+  await ended;
+  const young = launch(target.folder, await freePort());
+  const gone = new Promise((resolve) => young.on("exit", resolve));
+  await wait(random() * 2000);
+  young.kill("SIGKILL");
+  await gone;
+  await start(target);
+  const after = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  return { tries: 1, faults: after === before ? [] : ["another log after a start that was killed"] };
 };
 
 /** A second process on the same folder: it ends by itself, and never answers. */
@@ -232,6 +252,7 @@ const raw = ({ port }: Target, path: string, host: string | null) =>
 export const ATTACKS: readonly (readonly [name: string, attack: Attack])[] = [
   ["kill -9 in a stream of marks", killsInMarks],
   ["kill -9 in an import", killsInImport],
+  ["kill -9 of a start", killsInStart],
   ["a second process", secondProcess],
   ["bodies that nobody should send", fuzz],
   ["addresses, names and origins", probes],

@@ -1,15 +1,18 @@
 import { PGlite } from "@electric-sql/pglite";
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test, vi } from "vitest";
+import { openBook } from "@/core/ledger/book";
 import { Settings, type ItemId, type LegId, type TripId } from "@/core/model";
+import { judge, type Judgement } from "@/core/reasons/judge";
 import type { Store } from "@/data/db";
-import { readWholeLog, replaceLog } from "@/data/log";
+import { readLog, readWholeLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 import { POST as sendMarks } from "./api/marks/route";
 import { saveTask } from "./bench/actions";
 import { logEntry } from "./item/[id]/actions";
+import { readLatest, today } from "./reading";
 import { leaveOut, move, packList } from "./next/actions";
 import {
   addLine,
@@ -40,6 +43,13 @@ afterAll(async () => {
   delete kept.nettleStore;
   await db.close();
 });
+
+/** What is said of a thing. */
+const said = ({ case: { item, state }, verdicts }: Judgement) => [
+  item.name,
+  state,
+  ...verdicts.map(({ verb, reason, urgency, sureness }) => [verb, reason, urgency, sureness].join()),
+];
 
 const pick = <T>(all: readonly T[], n: number): T | undefined => all[n % Math.max(1, all.length)];
 const STATES = ["active", "retired", "lost", "wished", "worn out", "given back"] as const;
@@ -222,6 +232,11 @@ test("after any actions, in any order, what is exported is read again as it is",
           const read = readLogFile(text);
           expect(read.ok ? read.mended : read.problems.map(sayProblem), name).toEqual([]);
           if (read.ok) expect(writeLogFile(read.log)).toBe(text);
+          const reading = await readLatest();
+          const log = await readLog(db);
+          expect(reading.log, name).toEqual(log);
+          const anew = judge(openBook(log, today()));
+          expect(reading.judgements.map(said), name).toEqual(anew.map(said));
         }
       },
     ),

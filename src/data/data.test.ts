@@ -30,7 +30,8 @@ import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./items";
 import { addLines, setTaken } from "./lines";
 import { lockFolder } from "./lock";
-import { readWholeLog, replaceLog } from "./log";
+import { changedSince, readChanges } from "./changes";
+import { readLog, readWholeLog, replaceLog, rereadLog } from "./log";
 import { migrate } from "./migrate";
 import { saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
@@ -291,6 +292,47 @@ describe("marks and packs", () => {
         /foreign key/,
       );
     }));
+});
+
+describe("what has changed since a log was read", () => {
+  const WRITES: readonly (readonly [string, string, readonly string[]])[] = [
+    ["a thing saved", "update item set note = 'x' where id = 'mug'", ["item"]],
+    [
+      "a thing taken away, with all that hangs on it",
+      "delete from item where id = 'mug'",
+      ["item", "carry mug", "entry", "ruling", "task"],
+    ],
+    ["a trip saved", "update trip set note = 'x' where id = 'first'", ["trip"]],
+    ["a leg put in", "update leg set name = 'x'", ["trip"]],
+    ["a mark", "update carry set note = 'x' where item = 'mug' and trip = 'first'", ["carry mug"]],
+    ["a thing unpacked", "delete from carry where item = 'mug'", ["carry mug"]],
+    ["settings", "delete from settings", ["settings"]],
+    ["a track", "delete from track", []],
+  ];
+  test.each(WRITES)("%s", (_, sql, parts) =>
+    withLog(small(), async (db) => {
+      const log = await readLog(db);
+      const before = await readChanges(db);
+      await db.query(sql);
+      const changed = changedSince(before, await readChanges(db));
+      expect([...changed].sort()).toEqual([...parts].sort());
+      expect(await rereadLog(db, log, changed)).toEqual(await readLog(db));
+    }),
+  );
+
+  test("any log in the place of any other: what is read again of it is what is there", () =>
+    fc.assert(
+      fc.asyncProperty(anyFile, anyFile, async (file, other) => {
+        await withLog(logOf(file), async (db) => {
+          const log = await readLog(db);
+          const before = await readChanges(db);
+          await replaceLog(db, logOf(other));
+          const again = await rereadLog(db, log, changedSince(before, await readChanges(db)));
+          expect(again).toEqual(await readLog(db));
+        });
+      }),
+      { numRuns: 10 },
+    ));
 });
 
 describe("legs keep their identity", () => {
@@ -619,16 +661,17 @@ describe("older data", () => {
 });
 
 describe("the hold on a data folder", () => {
-  /** A folder as one process left it: who held it, and a lock that gave no sign for a minute. */
-  const heldBy = async (pid: number, born: string) => {
+  /** A folder as one process left it: who held it, and a lock that gave no sign for some seconds. */
+  const heldBy = async (holder: string | null, silentFor = 60) => {
     const folder = await mkdtemp(path.join(tmpdir(), "nettle-lock-"));
     const lock = path.join(folder, "lock");
     await mkdir(lock);
-    const before = new Date(Date.now() - 60_000);
+    const before = new Date(Date.now() - silentFor * 1000);
     await utimes(lock, before, before);
-    await writeFile(path.join(folder, "holder"), `${pid} ${born}`);
+    if (holder !== null) await writeFile(path.join(folder, "holder"), holder);
     return folder;
   };
+  const DEAD = `${2 ** 22 + 1} 1`;
   const bornAt = async (pid: number) => {
     const stat = await readFile(`/proc/${pid}/stat`, "utf8");
     return stat.slice(stat.lastIndexOf(")") + 2).split(" ")[19]!;
@@ -636,9 +679,9 @@ describe("the hold on a data folder", () => {
 
   test("one that is alive and too busy to give a sign keeps it; one that was killed does not, nor does another of its number", async () => {
     const other = spawn("sleep", ["60"]);
-    const folder = await heldBy(other.pid!, await bornAt(other.pid!));
+    const folder = await heldBy(`${other.pid} ${await bornAt(other.pid!)}`);
     await expect(lockFolder(folder)).rejects.toThrow(/already open/);
-    const reused = await heldBy(other.pid!, "1");
+    const reused = await heldBy(`${other.pid} 1`);
     await (
       await lockFolder(reused)
     )();
@@ -649,4 +692,31 @@ describe("the hold on a data folder", () => {
     )();
     for (const each of [folder, reused]) await rm(each, { recursive: true });
   });
+
+  test("of a holder that was killed it is taken at once, and by one of two that start together", async () => {
+    const folder = await heldBy(DEAD, 0);
+    const started = performance.now();
+    const both = await Promise.allSettled([lockFolder(folder), lockFolder(folder)]);
+    // The lock is no older than this test: nobody waited for it to go stale.
+    expect(performance.now() - started).toBeLessThan(2000);
+    expect(both.map(({ status }) => status).sort()).toEqual(["fulfilled", "rejected"]);
+    for (const each of both) if (each.status === "fulfilled") await each.value();
+    await rm(folder, { recursive: true });
+  });
+
+  test("one that was killed as it opened the folder, or on another machine, is waited for; one that gives signs there keeps it", async () => {
+    const [unnamed, elsewhere, living] = await Promise.all([
+      heldBy(null),
+      heldBy(`${DEAD} another-machine`),
+      heldBy(`${DEAD} another-machine`, 0),
+    ]);
+    const signs = setInterval(() => void utimes(path.join(living, "lock"), new Date(), new Date()), 500);
+    await Promise.all([
+      lockFolder(unnamed).then((release) => release()),
+      lockFolder(elsewhere).then((release) => release()),
+      expect(lockFolder(living)).rejects.toThrow(/already open/),
+    ]);
+    clearInterval(signs);
+    for (const each of [unnamed, elsewhere, living]) await rm(each, { recursive: true });
+  }, 20_000);
 });

@@ -1,4 +1,5 @@
-import { access, readFile, writeFile } from "node:fs/promises";
+import { access, readFile, utimes, writeFile } from "node:fs/promises";
+import { hostname } from "node:os";
 import path from "node:path";
 import lockfile from "proper-lockfile";
 
@@ -12,48 +13,75 @@ class FolderInUse extends Error {
   }
 }
 
-/** A holder that was killed can't let go: its lock goes stale after this long without a sign of life. */
+/** Without a word of who holds it, a lock is taken for left behind after this long without a sign of life. */
 const STALE_MS = 6000;
-/** Of one that is known to be dead: the least that the lock package accepts. */
-const KILLED_MS = 2000;
+/** Of a turn to open the folder, which takes some milliseconds: the least that the lock package accepts. */
+const TURN_MS = 2000;
 const RETRY_MS = 100;
 
+/** As often as a wait of so many ms allows. */
+const triesFor = (ms: number) => ({ retries: ms / RETRY_MS, factor: 1, minTimeout: RETRY_MS });
+
 /**
- * Takes the folder for this process until the returned function is called.
+ * Takes the folder for this process until the returned function is called. Those that want it take turns, so that none
+ * takes it for left behind while another is opening it. A lock whose holder is known to be dead is taken at once.
  *
- * @throws FolderInUse at once if its holder is alive; if the holder was killed, waits for its lock to go stale
+ * @throws FolderInUse if its holder is alive; where nobody can tell, if it gives a sign of life within six seconds
  */
 export async function lockFolder(folder: string): Promise<() => Promise<void>> {
-  const lockfilePath = path.join(folder, "lock");
-  const holderPath = path.join(folder, "holder");
-  const options = {
-    lockfilePath,
-    stale: STALE_MS,
-    update: 2000,
-    onCompromised: (error: Error) => {
-      console.error(
-        `Nettle Tally lost its hold on ${folder} and stops, so that nothing is written twice: ${error.message}`,
-      );
-      process.exit(4);
-    },
-  };
-  const take = async (retries: number, stale = STALE_MS) =>
-    lockfile.lock(folder, { ...options, stale, retries: { retries, factor: 1, minTimeout: RETRY_MS } });
-  const [pid = "", born = ""] = (await readFile(holderPath, "utf8").catch(() => "")).trim().split(" ");
-  const refuse = () => {
+  const endTurn = await lockfile
+    .lock(path.join(folder, "opening"), {
+      realpath: false,
+      stale: TURN_MS,
+      retries: triesFor(2 * TURN_MS),
+      onCompromised: () => undefined,
+    })
+    .catch(() => {
+      throw new FolderInUse(folder, "");
+    });
+  try {
+    return await takeFolder(folder);
+  } finally {
+    await endTurn().catch(() => undefined);
+  }
+}
+
+async function takeFolder(folder: string): Promise<() => Promise<void>> {
+  const lock = path.join(folder, "lock");
+  const holder = path.join(folder, "holder");
+  const take = (waitMs: number) =>
+    lockfile.lock(folder, {
+      lockfilePath: lock,
+      stale: STALE_MS,
+      update: 2000,
+      retries: triesFor(waitMs),
+      onCompromised: (error: Error) => {
+        console.error(
+          `Nettle Tally lost its hold on ${folder} and stops, so that nothing is written twice: ${error.message}`,
+        );
+        process.exit(4);
+      },
+    });
+  const sign = async () => writeFile(holder, [process.pid, await birthOf(process.pid), hostname()].join(" "));
+  const [pid = "", born = "", host = hostname()] = (await readFile(holder, "utf8").catch(() => ""))
+    .trim()
+    .split(" ");
+  if (!(await exists(lock))) await sign();
+  else if (pid === "" || host !== hostname()) {
+    // Nobody to ask on this machine: whether it gives a sign of life tells.
+    const release = await take(STALE_MS + 1000).catch(() => {
+      throw new FolderInUse(folder, pid);
+    });
+    await sign();
+    return release;
+  } else if (isAlive(Number(pid)) && (await birthOf(Number(pid))) === born) {
+    // Too busy to give a sign, perhaps; it keeps what it holds, however old its lock looks.
     throw new FolderInUse(folder, pid);
-  };
-  // One that is alive but too busy to give a sign keeps what it holds, however old its lock looks.
-  const isHeld = pid !== "" && isAlive(Number(pid)) && (await birthOf(Number(pid))) === born;
-  if (isHeld && Number(pid) !== process.pid && (await exists(lockfilePath))) refuse();
-  const release = await take(0).catch(async (error: NodeJS.ErrnoException) => {
-    if (error.code !== "ELOCKED") throw error;
-    // Without a word of who holds it, or by this very process: another is opening it just now.
-    if (pid === "" || isHeld) return refuse();
-    return take((2 * KILLED_MS) / RETRY_MS, KILLED_MS).catch(refuse);
-  });
-  await writeFile(holderPath, `${process.pid} ${await birthOf(process.pid)}`);
-  return release;
+  } else {
+    await sign();
+    await utimes(lock, 0, 0);
+  }
+  return take(0);
 }
 
 const exists = (file: string) =>

@@ -1,5 +1,6 @@
-import type { Log, WholeLog } from "@/core/model";
+import type { Log, TripHead, WholeLog } from "@/core/model";
 import { allCarries, saveCarries } from "./carries";
+import { carriedIn } from "./changes";
 import type { Db } from "./db";
 import { allEntries, saveEntries } from "./entries";
 import { allItems, saveItems } from "./items";
@@ -25,6 +26,32 @@ export async function readLog(db: Db): Promise<Log> {
     entries: await allEntries(db),
     rulings: await allRulings(db),
     tasks: await allTasks(db),
+  };
+}
+
+/** The log as it is now, where some parts have changed since it was read: the rest is not read again. */
+export async function rereadLog(db: Db, before: Log, parts: ReadonlySet<string>): Promise<Log> {
+  const items = parts.has("item") ? await allItems(db) : before.items;
+  const heads: readonly TripHead[] = parts.has("trip") ? await allTrips(db) : before.trips;
+  const changed = new Set(carriedIn(parts));
+  const carries = await allCarries(db, [...changed]);
+  const known = new Map(before.trips.map((trip) => [trip.id, trip.carries]));
+  const place = new Map(items.map(({ id }, n) => [id, n]));
+  return {
+    items,
+    settings: parts.has("settings") ? await readSettings(db) : before.settings,
+    entries: parts.has("entry") ? await allEntries(db) : before.entries,
+    rulings: parts.has("ruling") ? await allRulings(db) : before.rulings,
+    tasks: parts.has("task") ? await allTasks(db) : before.tasks,
+    trips: heads.map((head) => ({
+      ...head,
+      carries: [
+        ...(known.get(head.id) ?? []).filter(({ item }) => !changed.has(item)),
+        ...(carries.get(head.id) ?? []),
+      ]
+        .filter(({ item }) => place.has(item))
+        .sort((a, b) => place.get(a.item)! - place.get(b.item)!),
+    })),
   };
 }
 

@@ -5,6 +5,9 @@ import type { Store } from "./db";
 /** Next bundles this module, so the files are found from the project's own folder. */
 const MIGRATIONS = path.join(process.cwd(), "src", "data", "migrations");
 
+/** Up to a semicolon at the end of a line; those within a function's $$ … $$ are its own. */
+const STATEMENT = /(?:\$\$[^]*?\$\$|;(?!\s*$)|[^;])+/gm;
+
 class NewerDatabase extends Error {
   constructor(found: number, known: number) {
     super(
@@ -33,9 +36,8 @@ export async function migrate(store: Store): Promise<void> {
   if (done > files.length) throw new NewerDatabase(done, files.length);
   for (const file of files.slice(done)) {
     const n = Number(file.slice(0, 4));
-    const statements = (await readFile(path.join(MIGRATIONS, file), "utf8"))
-      .split(/;\s*$/m)
-      .filter((sql) => sql.replace(/--.*$/gm, "").trim() !== "");
+    const script = (await readFile(path.join(MIGRATIONS, file), "utf8")).replace(/^--.*$/gm, "");
+    const statements = (script.match(STATEMENT) ?? []).filter((sql) => sql.trim() !== "");
     try {
       await store.transaction(async (tx) => {
         await tx.query("insert into migration (n, name) values ($1, $2)", [n, file]);

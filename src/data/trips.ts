@@ -1,11 +1,7 @@
 import { z } from "zod";
-import { Leg, Trip, type TripId } from "@/core/model";
+import { Leg, TripHead, type TripId } from "@/core/model";
 import { columnsOf } from "./columns";
 import type { Db } from "./db";
-
-/** A trip without what was carried on it. */
-export type TripHead = Omit<Trip, "carries">;
-const TripHead = Trip.omit({ carries: true });
 
 // A line may come in from the way while a form that was read before it is saved: no form puts lines back to what they were.
 const COLUMNS = columnsOf(TripHead.shape, {

@@ -34,7 +34,8 @@ export default async function TallyPage() {
   }
   const metres = book.outings.reduce((sum, outing) => sum + outing.metres, 0);
   const waiting = book.outings
-    .filter(({ trip }) => trip.carries.length > 0 && trip.carries.every(({ mark }) => mark === null))
+    .map(book.tripOf)
+    .filter(({ carries }) => carries.length > 0 && carries.every(({ mark }) => mark === null))
     .slice(-1);
   const now = judgements.filter(({ verdicts: [lead] }) => lead.urgency === "now" && lead.ruling === null);
   const spare = judgements
@@ -64,14 +65,14 @@ export default async function TallyPage() {
         {count(book.items.length, "thing")}, {count(book.outings.length, "trip")},{" "}
         {sayDistance(metres, book.settings.units)}
       </PageHead>
-      {waiting.map(({ trip }) => (
+      {waiting.map((trip) => (
         <p
           key={trip.id}
           className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-catkin-strong pl-4"
         >
           <span className="flex-1">
             <b className="font-head text-lg">{trip.name}</b>, {sayDays(trip.starts, trip.ends)}, waits to be
-            unpacked: {count(trip.carries.filter(({ mark }) => mark === null).length, "thing")} to go.
+            unpacked: {count(trip.carries.length, "thing")} to go.
           </span>
           <Link href={unpackPath(trip.id)} prefetch={false} className="btn btn-leaf">
             Unpack it

@@ -10,7 +10,8 @@ import { readCalendar } from "@/formats/icalendar";
 import { store } from "@/data/connection";
 import { allTasks, removeTask, saveTasks } from "@/data/tasks";
 import { byField, refuse, type Answer } from "@/ui/answer";
-import { readBook, today } from "../book";
+import { readBook } from "../book";
+import { today } from "../reading";
 import { logEntry } from "../item/[id]/actions";
 import { done, type Undo } from "../verdicts/actions";
 

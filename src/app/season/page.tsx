@@ -1,7 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { Suspense } from "react";
 import { totalOf, type Listed } from "@/core/compare/lists";
-import { scoreOf, type Score } from "@/core/seasons/score";
+import { lookBack, lookedBackOn, scoreOf, type LookBack } from "@/core/seasons/score";
 import { listsBetween, seasonOf, yearsOf, type Season } from "@/core/seasons/season";
 import { sayMoney } from "@/core/say/money";
 import { wearNumber } from "@/core/say/words";
@@ -17,6 +18,7 @@ import {
 import { Empty, PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "../book";
+import { givingWay, keptWith, type Reading } from "../reading";
 import { YearRing } from "./year-ring";
 
 export const metadata: Metadata = { title: "Season" };
@@ -28,7 +30,8 @@ export default async function SeasonPage({
   searchParams: Promise<{ a?: string; b?: string }>;
 }) {
   const asked = await searchParams;
-  const { log, book } = await readBook();
+  const reading = await readBook();
+  const { book } = reading;
   const { units, currency } = book.settings;
   const years = yearsOf(book);
   const after = years.find((year) => year === asked.b) ?? years[0];
@@ -143,7 +146,15 @@ export default async function SeasonPage({
           )}
         </section>
       )}
-      <HowItCameOut score={scoreOf(log, book.today)} />
+      <Suspense
+        fallback={
+          <p role="status" className="hint mt-8">
+            Judging the last trips as on their first mornings …
+          </p>
+        }
+      >
+        <HowItCameOut reading={reading} />
+      </Suspense>
     </>
   );
 }
@@ -168,8 +179,20 @@ function Change({ name, list, units }: { name: string; list: readonly Listed[]; 
   );
 }
 
+/** A whole judgement for each trip that is looked back on: the page goes out first, and others have their turns. */
+const scored = keptWith(async ({ log, book }) => {
+  const looks: LookBack[] = [];
+  const giveWay = givingWay();
+  for (const trip of lookedBackOn(log, book.today)) {
+    await giveWay();
+    looks.push(lookBack(log, trip));
+  }
+  return scoreOf(looks);
+});
+
 /** The tool's own score, in view: what was said before each trip, and what happened on it. */
-function HowItCameOut({ score }: { score: Score }) {
+async function HowItCameOut({ reading }: { reading: Reading }) {
+  const score = await scored(reading);
   if (score.trips === 0) return null;
   const { flagged, flaggedFailed, unflagged, unflaggedFailed, leftTaken, leftUsed, left, leftMissed } = score;
   return (

@@ -104,7 +104,7 @@ function Ring({
         // A day is thinner than a pen's stroke.
         const to = Math.max(angle(trip.ends) + (2 * Math.PI) / days, from + 0.05);
         const high = radius - HEIGHT + 5 + (HEIGHT - 5) * Math.sqrt(metres / furthest);
-        const failed = trip.carries.some(({ mark }) => mark?.troubles.includes("failed"));
+        const failed = season.failedOn.has(trip.id);
         const path = arc();
         return (
           <g key={trip.id}>

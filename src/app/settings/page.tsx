@@ -16,7 +16,8 @@ import { SettingsForm } from "./settings-form";
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  const { log, surveyed, judgements } = await readBook();
+  const reading = await readBook();
+  const { log, surveyed } = reading;
   const lives = Object.fromEntries(
     [...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]),
   );
@@ -25,12 +26,7 @@ export default async function SettingsPage() {
     <>
       <PageHead title="Settings" />
       <div className="max-w-4xl space-y-8 pb-10">
-        <SettingsForm
-          settings={log.settings}
-          theme={theme}
-          lives={lives}
-          effects={schoolEffects(log, judgements)}
-        />
+        <SettingsForm settings={log.settings} theme={theme} lives={lives} effects={schoolEffects(reading)} />
         <Everything owned={log.items.length} />
         <Paired
           sharing={process.env.NETTLE_SHARED_ON !== undefined}

@@ -1,38 +1,38 @@
-import { openBook } from "@/core/ledger/book";
-import type { Log, SchoolName } from "@/core/model";
-import { judge, type Judgement } from "@/core/reasons/judge";
+import { withSchool } from "@/core/ledger/book";
+import type { SchoolName } from "@/core/model";
+import { judgeAll } from "@/core/reasons/judge";
 import { SCHOOLS } from "@/core/trade/schools";
 import { count, listWords, sayMass, type Units } from "@/core/units/speak";
 import { schoolEffect, type Swayed } from "@/core/weighin/school-effect";
-import { today } from "../book";
+import { givingWay, keptWith } from "../reading";
 
 /** Things that a school's effect names; more are counted. */
 const NAMED = 3;
 
 /** What each school would change of the present judgement, in words. Judged one after another, after the page is out. */
-export async function schoolEffects(
-  log: Log,
-  now: readonly Judgement[],
-): Promise<Readonly<Record<SchoolName, string>>> {
+export const schoolEffects = keptWith(async ({ log, book, surveyed, judgements }) => {
   const effects: [SchoolName, string][] = [];
+  const giveWay = givingWay();
   for (const school of Object.keys(SCHOOLS) as SchoolName[]) {
     if (school === log.settings.school) {
       effects.push([school, "What you are judged by now."]);
       continue;
     }
-    // The page goes out first, and other requests get a turn between two schools.
-    await new Promise((resolve) => setImmediate(resolve));
-    const settings = { ...log.settings, school };
-    const { leaves, takes } = schoolEffect(now, judge(openBook({ ...log, settings }, today())));
+    await giveWay();
+    const { leaves, takes } = schoolEffect(
+      judgements,
+      judgeAll({ ...surveyed, book: withSchool(book, school) }),
+    );
+    const { units } = log.settings;
     effects.push([
       school,
-      [said("Would also leave", leaves, settings.units), said("Would take back", takes, settings.units)]
+      [said("Would also leave", leaves, units), said("Would take back", takes, units)]
         .filter(Boolean)
         .join(" ") || "Would leave the same things as now.",
     ]);
   }
-  return Object.fromEntries(effects) as Record<SchoolName, string>;
-}
+  return Object.fromEntries(effects) as Readonly<Record<SchoolName, string>>;
+});
 
 function said(verb: string, things: readonly Swayed[], units: Units): string {
   if (things.length === 0) return "";

@@ -15,7 +15,7 @@ import { allItems, findItem, removeItem, saveItems } from "@/data/items";
 import { readSettings, saveSettings } from "@/data/settings";
 import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer } from "@/ui/answer";
-import { today } from "../book";
+import { today } from "../reading";
 
 /** Whom a new thing takes over from, and what became of that. */
 const TakesOver = z.object({ item: ItemId, is: z.enum(OLDER_IS) });

@@ -31,7 +31,7 @@ import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
 import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { seenOf, type Seen } from "./seen";
-import { today } from "../book";
+import { today } from "../reading";
 
 const TripHead = Trip.omit({ carries: true });
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));

@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: "Trips" };
 export default async function TripsPage() {
   const { log, book } = await readBook();
   const { units } = book.settings;
-  const trips = [...log.trips].sort((a, b) => b.starts.localeCompare(a.starts)).map((trip) => outingOf(trip));
+  const trips = [...log.trips].sort((a, b) => b.starts.localeCompare(a.starts));
   return (
     <>
       <PageHead
@@ -61,7 +61,8 @@ export default async function TripsPage() {
         </Empty>
       ) : (
         <ul className="border-t-2 border-ink">
-          {trips.map(({ trip, metres, nights }) => {
+          {trips.map((trip) => {
+            const { metres, nights } = outingOf(trip);
             const ascent = trip.legs.reduce((sum, leg) => sum + (leg.ascent?.m ?? 0), 0);
             const strong = Object.entries(trip.conditions)
               .filter(([, strength]) => strength === "strong")

@@ -1,4 +1,4 @@
-import { Trip, type Carry } from "@/core/model";
+import { Trip, type Carry, type TripHead } from "@/core/model";
 
 const Shown = Trip.pick({
   name: true,
@@ -17,7 +17,7 @@ const Shown = Trip.pick({
 /** What the form shows of a trip, to tell whether it was changed elsewhere meanwhile. */
 export type Seen = Readonly<Record<string, unknown>>;
 
-export const seenOf = (trip: Omit<Trip, "carries">, carries: readonly Carry[]): Seen => ({
+export const seenOf = (trip: TripHead, carries: readonly Carry[]): Seen => ({
   ...Shown.encode(trip),
   "what went along": carries.map(({ item, legs }) => [item, legs]),
 });

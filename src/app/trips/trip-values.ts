@@ -1,4 +1,4 @@
-import { Leg, type Carry, type Trip } from "@/core/model";
+import { Leg, type Carry, type TripHead } from "@/core/model";
 import { sayTemperature, type Units } from "@/core/units/speak";
 import type { Book } from "@/core/ledger/book";
 import { blankLeg, type Packable, type TripValues } from "./trip-form-values";
@@ -22,7 +22,7 @@ export const BLANK_TRIP: TripValues = {
 };
 
 /** A trip as its form holds it. */
-export function tripValues(trip: Omit<Trip, "carries">, carries: readonly Carry[], units: Units): TripValues {
+export function tripValues(trip: TripHead, carries: readonly Carry[], units: Units): TripValues {
   const legs = trip.legs.map((leg) => Leg.encode(leg));
   return {
     name: trip.name,

@@ -21,8 +21,11 @@ async function beginUnpacking(id: TripId): Promise<never> {
 export default async function UnpackPage() {
   const { log, book } = await readBook();
   const begun = log.trips.filter(({ planned, starts }) => planned && starts <= book.today);
-  const open = book.outings.filter(({ trip }) => trip.carries.some((carry) => carry.mark === null)).reverse();
-  if (open.length === 1 && begun.length === 0) redirect(unpackPath(open[0]!.trip.id));
+  const open = book.outings
+    .map(book.tripOf)
+    .filter(({ carries }) => carries.some(({ mark }) => mark === null))
+    .reverse();
+  if (open.length === 1 && begun.length === 0) redirect(unpackPath(open[0]!.id));
   const last = book.outings.at(-1)?.trip;
   return (
     <>
@@ -52,7 +55,7 @@ export default async function UnpackPage() {
       ))}
       {open.length > 0 ? (
         <ul className="max-w-xl border-t-2 border-ink">
-          {open.map(({ trip }) => (
+          {open.map((trip) => (
             <li key={trip.id} className="flex items-baseline justify-between border-b border-rule py-2">
               <Link href={unpackPath(trip.id)} className="font-head text-lg font-bold hover:underline">
                 {trip.name}

@@ -11,7 +11,8 @@ import type { Db } from "@/data/db";
 import { removeRuling, saveRulings } from "@/data/rulings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { byField, refuse, type Answer } from "@/ui/answer";
-import { readBook, today } from "../book";
+import { readBook } from "../book";
+import { today } from "../reading";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";
 import { setState } from "../shelf/actions";
 

@@ -49,7 +49,7 @@ const book = openBook(
   }),
   "2026-12-01",
 );
-const list = (id: string) => listOf(book.outings.find(({ trip }) => trip.id === id)!.trip, book.item);
+const list = (id: string) => listOf(book.tripOf(book.outings.find(({ trip }) => trip.id === id)!), book.item);
 
 test("worked by hand: what came out, went in, took a place, was weighed again, and the sum", () => {
   const difference = compareLists(list("a"), list("b"));

@@ -186,13 +186,17 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   };
 }
 
-/** Whose verdicts may turn on an item: its own, its kind's (they share a life), and those of the things that do its jobs. */
-export function touchedBy({ book, byKind, byJob }: Survey, id: ItemId): readonly FullItem[] {
+/**
+ * Whose verdicts may turn on an item: its own, those of its kind (they share a life, and follow each other), of what fills
+ * its slot, of the things that do its jobs, and of what it can't do without.
+ */
+export function touchedBy({ book, byKind, byJob, bySlot }: Survey, id: ItemId): readonly FullItem[] {
   const item = book.item(id);
   if (!item) return [];
-  const kin = item.rules.life || item.rules.inTurn ? byKind.get(item.kind)! : [];
   const mates = item.jobs.filter((job) => job !== "other").flatMap((job) => byJob.get(job) ?? []);
-  return [...new Set([item, ...kin, ...mates])];
+  const slot = item.slot === null ? [] : bySlot.get(item.slot)!;
+  const needs = item.needs.flatMap((need) => book.item(need) ?? []);
+  return [...new Set([item, ...byKind.get(item.kind)!, ...slot, ...mates, ...needs])];
 }
 
 export function openCase(item: FullItem, surveyed: Survey): Case {

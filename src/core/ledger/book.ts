@@ -10,6 +10,7 @@ import type {
   Strength,
   Trigger,
   Trip,
+  TripHead,
   TripId,
 } from "../model";
 import { withDefaults, type FullItem } from "../trade/full-item";
@@ -45,6 +46,8 @@ export interface Book {
   /** What is wished for, and not owned: nothing of the judgement reads it. */
   readonly wishes: readonly FullItem[];
   readonly outings: readonly Outing[];
+  /** The trip of an outing, with all that was carried on it. */
+  readonly tripOf: (outing: Pick<Outing, "trip">) => Trip;
   readonly next: NextOuting;
   readonly carriedOf: (id: ItemId) => readonly Carried[];
   readonly entriesOf: (id: ItemId) => readonly Entry[];
@@ -56,7 +59,7 @@ export interface Book {
   readonly item: (id: ItemId) => FullItem | undefined;
 }
 
-const byDate = (a: Trip, b: Trip) =>
+const byDate = (a: TripHead, b: TripHead) =>
   inOrder(a.starts, b.starts) || inOrder(a.ends, b.ends) || inOrder(a.id, b.id);
 const byDay = <T extends { readonly on: string; readonly id: string }>(a: T, b: T) =>
   inOrder(a.on, b.on) || inOrder(a.id, b.id);
@@ -78,8 +81,10 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const outings = trips
     .filter((trip) => !trip.planned && trip.starts <= today)
     .map((trip, n) => outingOf(trip, n));
+  const whole = new Map(trips.map((trip) => [trip.id, trip]));
+  const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
   const carried = groupBy(
-    outings.flatMap((outing) => outing.trip.carries.map((carry) => carriedOn(outing, carry))),
+    outings.flatMap((outing) => tripOf(outing).carries.map((carry) => carriedOn(outing, carry))),
     (one) => one.carry.item,
   );
   const entries = groupBy(
@@ -88,7 +93,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   );
   const rulings = groupBy([...log.rulings].sort(byDay), ({ item }) => item);
   const toAdd = groupBy(rulings.get(null) ?? [], ({ what }) => inPlain(what ?? ""));
-  const missed = missedByItem(items, outings);
+  const missed = missedByItem(items, outings, tripOf);
   return {
     today,
     settings: log.settings,
@@ -96,6 +101,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     items,
     wishes,
     outings,
+    tripOf,
     next: nextOuting(trips, outings, today),
     carriedOf: (id) => carried.get(id) ?? [],
     entriesOf: (id) => entries.get(id) ?? [],
@@ -131,18 +137,47 @@ export const strengthFor = (
   carry.legs === null ? outing.strengths[trigger] : strengthOn(outing.trip, carry.legs, trigger);
 
 /** Wanted and not there: left at home, or sent away on the same trip. */
-function missedByItem(items: readonly FullItem[], outings: readonly Outing[]): ReadonlyMap<ItemId, Outing[]> {
+function missedByItem(
+  items: readonly FullItem[],
+  outings: readonly Outing[],
+  tripOf: Book["tripOf"],
+): ReadonlyMap<ItemId, Outing[]> {
   const named = new Map(items.map((item) => [inPlain(item.name), item.id]));
   const missed = new Map<ItemId, Outing[]>();
   for (const outing of outings) {
     for (const { what } of outing.trip.missed) {
       const id = named.get(inPlain(what));
-      const carry = id && outing.trip.carries.find(({ item }) => item === id);
+      const carry = id && tripOf(outing).carries.find(({ item }) => item === id);
       if (id && (!carry || carry.mark?.exit || carry.legs !== null))
         missed.set(id, [...(missed.get(id) ?? []), outing]);
     }
   }
   return missed;
+}
+
+/** The same book after what was carried of some things was read again, on trips that are otherwise as they were. */
+export function withCarries(before: Book, trips: readonly Trip[], changed: ReadonlySet<ItemId>): Book {
+  const whole = new Map(trips.map((trip) => [trip.id, trip]));
+  const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
+  const anew = groupBy(
+    before.outings.flatMap((outing) =>
+      tripOf(outing)
+        .carries.filter(({ item }) => changed.has(item))
+        .map((carry) => carriedOn(outing, carry)),
+    ),
+    (one) => one.carry.item,
+  );
+  const carried = new Map(
+    before.items.map(({ id }) => [id, changed.has(id) ? (anew.get(id) ?? []) : before.carriedOf(id)]),
+  );
+  const missed = missedByItem(before.items, before.outings, tripOf);
+  return {
+    ...before,
+    tripOf,
+    next: nextOuting([...trips].sort(byDate), before.outings, before.today),
+    carriedOf: (id) => carried.get(id) ?? [],
+    missedOf: (id) => missed.get(id) ?? [],
+  };
 }
 
 /** The same book, judged by another school. */

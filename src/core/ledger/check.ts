@@ -1,7 +1,7 @@
 import { marked, openBook } from "./book";
 import { daysBetween } from "./days";
 import type { FullItem } from "../trade/full-item";
-import type { Carry, Item, ItemId, Log, Trip } from "../model";
+import type { Carry, Item, ItemId, Log, Trip, TripHead } from "../model";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
 import { sayDay, sayDays } from "../units/speak";
@@ -70,7 +70,7 @@ export function placeProblems(
 }
 
 /** What is wrong within one trip. Paths start at the trip. */
-export function tripProblems(trip: Omit<Trip, "carries">): Problem[] {
+export function tripProblems(trip: TripHead): Problem[] {
   const days = daysBetween(trip.starts, trip.ends) + 1;
   if (days < 1)
     return [
@@ -267,7 +267,7 @@ function doubles(records: readonly { readonly id: string }[], name: string): Pro
 /** A thing marked on a trip after it had left on another. */
 export interface AfterExit {
   readonly item: FullItem;
-  readonly exit: Trip;
+  readonly exit: TripHead;
   readonly how: string;
   readonly trip: Trip;
   readonly carry: Carry;
@@ -282,7 +282,7 @@ export function carriedAfterExit(log: Pick<Log, "settings" | "items" | "trips">)
       const gone = departureOf({ ...item, state: "active" }, carries.slice(0, n).slice(-1));
       // What was swapped for another on the way may be at home still, and go along again.
       return gone?.outing && gone.how !== "swapped"
-        ? [{ item, exit: gone.outing.trip, how: gone.how, trip: one.outing.trip, carry: one.carry }]
+        ? [{ item, exit: gone.outing.trip, how: gone.how, trip: book.tripOf(one.outing), carry: one.carry }]
         : [];
     });
   });

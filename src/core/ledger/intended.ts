@@ -1,10 +1,10 @@
-import type { Trip } from "../model";
+import type { TripHead } from "../model";
 import { daysBetween } from "./days";
 import { outingOf } from "./outing";
 
 /** A trip that was planned, as walked from now on; what had been planned of it is kept beside what is walked. */
-export function walked<T extends Omit<Trip, "carries">>(plan: T): T {
-  const { nights, metres } = outingOf({ ...plan, carries: [] });
+export function walked<T extends TripHead>(plan: T): T {
+  const { nights, metres } = outingOf(plan);
   return {
     ...plan,
     planned: false,
@@ -26,7 +26,7 @@ export interface PlannedAgainstWalked {
 }
 
 /** Null where no plan was kept, or it went as planned. */
-export function plannedAgainstWalked(trip: Trip): PlannedAgainstWalked | null {
+export function plannedAgainstWalked(trip: TripHead): PlannedAgainstWalked | null {
   const { intended } = trip;
   if (!intended) return null;
   const { days, nights, metres } = outingOf(trip);

@@ -1,9 +1,9 @@
-import type { Leg, LegId, Offer, Strength, Trigger, Trip } from "../model";
+import type { Leg, LegId, Offer, Strength, Trigger, TripHead } from "../model";
 import { daysBetween } from "./days";
 
-/** A trip with what the sums need of it, worked out once. */
+/** A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no outing. */
 export interface Outing {
-  readonly trip: Trip;
+  readonly trip: TripHead;
   /** Its place among the outings of the book, oldest first. */
   readonly n: number;
   readonly days: number;
@@ -13,12 +13,12 @@ export interface Outing {
   /** What the whole of it called for: told at some or strong on it or any of its legs, and what every night out brings. */
   readonly calls: ReadonlySet<Trigger>;
   /** How strong each of it was, on the leg where it was strongest; left out where nobody said. */
-  readonly strengths: Trip["conditions"];
+  readonly strengths: TripHead["conditions"];
   /** Each leg's share, 0 to 1, of its days and nights. */
   readonly shares: ReadonlyMap<LegId, number>;
 }
 
-export function outingOf(trip: Trip, n = 0): Outing {
+export function outingOf(trip: TripHead, n = 0): Outing {
   const days = daysBetween(trip.starts, trip.ends) + 1;
   const nights = trip.nights ?? days - 1;
   const metres = trip.legs.reduce((sum, leg) => sum + leg.distance.m, 0);
@@ -34,7 +34,7 @@ export function outingOf(trip: Trip, n = 0): Outing {
   };
 }
 
-function strongest(trip: Trip): Trip["conditions"] {
+function strongest(trip: TripHead): TripHead["conditions"] {
   if (trip.legs.every(({ conditions }) => Object.keys(conditions).length === 0)) return trip.conditions;
   const told = new Set(
     [trip, ...trip.legs].flatMap(({ conditions }) => Object.keys(conditions) as Trigger[]),
@@ -48,7 +48,7 @@ const stronger = (a: Strength | undefined, b: Strength | undefined) =>
 
 /** How strong something was on some legs of a trip (null: all of it); undefined where nobody said. */
 export function strengthOn(
-  trip: Trip,
+  trip: TripHead,
   legs: readonly LegId[] | null,
   trigger: Trigger,
 ): Strength | undefined {
@@ -56,12 +56,12 @@ export function strengthOn(
 }
 
 /** What the way offered on some legs of a trip (null: all of it). */
-export function offeredOn(trip: Trip, legs: readonly LegId[] | null, offer: Offer): Strength | undefined {
+export function offeredOn(trip: TripHead, legs: readonly LegId[] | null, offer: Offer): Strength | undefined {
   return on(trip, legs, (place) => place.offers[offer]);
 }
 
 function on(
-  trip: Trip,
+  trip: TripHead,
   legs: readonly LegId[] | null,
   told: (place: Pick<Leg, "conditions" | "offers">) => Strength | undefined,
 ): Strength | undefined {
@@ -73,12 +73,12 @@ function on(
 }
 
 /** What some legs of a trip called for (null: all of it). A night out is dark and has a camp, unless the owner said otherwise. */
-export function callsOf(trip: Trip, nights: number, legs: readonly LegId[] | null = null): Set<Trigger> {
+export function callsOf(trip: TripHead, nights: number, legs: readonly LegId[] | null = null): Set<Trigger> {
   const calls = new Set<Trigger>(["always"]);
   if (nights > 0)
     for (const each of ["darkness", "camp time"] as const)
       if (trip.conditions[each] !== "none") calls.add(each);
-  const add = (conditions: Trip["conditions"], unless: Trip["conditions"] = {}) => {
+  const add = (conditions: TripHead["conditions"], unless: TripHead["conditions"] = {}) => {
     for (const [trigger, strength] of Object.entries(conditions))
       if (strength !== "none" && unless[trigger as Trigger] === undefined) calls.add(trigger as Trigger);
   };
@@ -95,7 +95,7 @@ export function callsOf(trip: Trip, nights: number, legs: readonly LegId[] | nul
 }
 
 /** A leg's part of the trip's days and nights: by its own nights or dates where every leg has them, else by distance. */
-function sharesOf({ legs }: Trip, metres: number): ReadonlyMap<LegId, number> {
+function sharesOf({ legs }: TripHead, metres: number): ReadonlyMap<LegId, number> {
   const nights = legs.map(nightsOf);
   const told = nights.every((each) => each !== null);
   const sum = told ? nights.reduce((all, each) => all + each!, 0) : metres;

@@ -150,3 +150,7 @@ export const Trip = z.object({
   carries: z.array(Carry).max(2000).default([]),
 });
 export type Trip = z.infer<typeof Trip>;
+
+/** A trip without what was carried on it. */
+export const TripHead = Trip.omit({ carries: true });
+export type TripHead = z.infer<typeof TripHead>;

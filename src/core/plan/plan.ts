@@ -112,8 +112,8 @@ export function planFor(book: Book, trip: Trip | null): Plan {
       : { ...readied(own.judgement, { ...own, why: { is: "moved" } }), own: own.column };
   });
   const along = lines.filter(({ column }) => column === "take" || column === "not ready");
-  const last = book.outings.at(-1)?.trip;
-  const lastItems = last?.carries.flatMap(({ item }) => book.item(item) ?? []) ?? [];
+  const last = book.outings.at(-1);
+  const lastItems = last ? book.tripOf(last).carries.flatMap(({ item }) => book.item(item) ?? []) : [];
   return {
     next,
     book: ahead,
@@ -312,7 +312,7 @@ function fewerThanUsed(along: readonly PlanLine[], book: Book): Short[] {
   return COUNTED.flatMap((kind): Short[] => {
     const going = along.filter(({ item }) => item.kind === kind);
     const used = book.outings
-      .map(({ trip }) => usedOf(kind, trip, book))
+      .map((outing) => usedOf(kind, book.tripOf(outing), book))
       .filter((count) => count > 0)
       .slice(-2);
     const wanting = used.length === 2 ? Math.min(...used) - pieces(going.map(({ item }) => item)) : 0;

@@ -2,12 +2,21 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { lead, one, TODAY, verdicts } from "../../../tests/judged";
-import { openBook, withMark } from "../ledger/book";
+import { openBook, withCarries, withMark } from "../ledger/book";
 import { Mark, type SchoolName } from "../model";
 import { survey } from "../decide/case";
-import { judgeAll, precedence, rejudge, type Judgement } from "./judge";
+import { additions } from "./add";
+import { judgeAll, judgeChanges, precedence, rejudge, type Judgement } from "./judge";
 
 const school4 = fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary");
+
+const said = (judgements: Iterable<Judgement>) =>
+  [...judgements].map(({ case: { item, standing, left }, verdicts: found }) => [
+    item.id,
+    standing,
+    left?.givesOut,
+    ...found.map(({ verb, reason, urgency, sureness }) => `${verb}: ${reason}, ${urgency}, ${sureness}`),
+  ]);
 
 describe("for any history", () => {
   test("precedence is total: no two verdicts of one item stand level, and danger comes before convenience", () => {
@@ -71,14 +80,50 @@ describe("for any history", () => {
             carry.item,
           ).map((each) => [each.case.item.id, each] as const),
         ]);
-        const said = (judgements: Iterable<Judgement>) =>
-          [...judgements].map(({ case: { item }, verdicts: found }) => [
-            item.id,
-            ...found.map(({ verb, reason, sureness }) => `${verb}: ${reason}, ${sureness}`),
-          ]);
         expect(said(again.values())).toEqual(said(verdicts(changed)));
       }),
       { numRuns: 80 },
+    );
+  });
+
+  test("change upon change judged again, things packed, marked and taken out, is what judging everything anew says", () => {
+    const change = fc.tuple(
+      fc.nat(),
+      fc.nat(),
+      fc.constantFrom<object | null>(
+        null,
+        { use: "unused" },
+        { use: "used", troubles: ["failed"] },
+        { use: "used", exit: { how: "worn out" } },
+        { use: "hardly", exit: { how: "sent home" }, complaints: [{ what: "too heavy" }] },
+      ),
+    );
+    fc.assert(
+      fc.property(anyFile, fc.array(change, { minLength: 2, maxLength: 5 }), (file, changes) => {
+        let log = logOf(file);
+        if (log.trips.length === 0) return;
+        const book = openBook(log, TODAY);
+        const surveyed = survey(book);
+        let kept = { book, surveyed, judgements: judgeAll(surveyed) };
+        for (const [tripPick, itemPick, told] of changes) {
+          const trip = log.trips[tripPick % log.trips.length]!;
+          const { id } = log.items[itemPick % log.items.length]!;
+          const carry = { item: id, legs: null, shared: null, mark: told && Mark.parse(told) };
+          const isOut = told === null && trip.carries.some(({ item, mark }) => item === id && mark === null);
+          const carries = log.items.flatMap(({ id: each }) =>
+            each === id ? (isOut ? [] : [carry]) : trip.carries.filter(({ item }) => item === each),
+          );
+          log = { ...log, trips: log.trips.map((each) => (each === trip ? { ...each, carries } : each)) };
+          const then = withCarries(kept.book, log.trips, new Set([id]));
+          kept = { book: then, ...judgeChanges(kept, then, [id]) };
+        }
+        const whole = openBook(log, TODAY);
+        expect(said(kept.judgements)).toEqual(said(judgeAll(survey(whole))));
+        expect(additions(kept.book, kept.judgements).map(({ what }) => what)).toEqual(
+          additions(whole, judgeAll(survey(whole))).map(({ what }) => what),
+        );
+      }),
+      { numRuns: 120 },
     );
   });
 

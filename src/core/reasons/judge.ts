@@ -55,10 +55,28 @@ export const judge = (book: Book): Judgement[] => judgeAll(survey(book));
 export const judgeAll = (surveyed: Survey): Judgement[] =>
   surveyed.book.items.map((item) => judgeCase(openCase(item, surveyed)));
 
-/** Judges again, in a book that differs in one item alone, whatever its change may touch. The rest stands. */
+/** Judges again, in a book that differs in one item's history alone, whatever its change may touch. The rest stands. */
 export function rejudge(before: Survey, book: Book, changed: ItemId): Judgement[] {
   const surveyed = resurvey(before, book, changed);
   return touchedBy(surveyed, changed).map((item) => judgeCase(openCase(item, surveyed)));
+}
+
+/** All judgements, in a book that differs in the histories of some items: judged again is what these may touch. */
+export function judgeChanges(
+  before: { readonly surveyed: Survey; readonly judgements: readonly Judgement[] },
+  book: Book,
+  changed: readonly ItemId[],
+): { surveyed: Survey; judgements: Judgement[] } {
+  const surveyed = changed.reduce((survey, id) => resurvey(survey, book, id), before.surveyed);
+  const touched = new Set(changed.flatMap((id) => touchedBy(surveyed, id)));
+  return {
+    surveyed,
+    judgements: before.judgements.map((judgement) =>
+      touched.has(judgement.case.item)
+        ? judgeCase(openCase(judgement.case.item, surveyed))
+        : { ...judgement, case: { ...judgement.case, book, survey: surveyed } },
+    ),
+  };
 }
 
 export function judgeCase(one: Case): Judgement {

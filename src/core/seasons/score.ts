@@ -19,24 +19,38 @@ interface Bin {
   readonly happened: number;
 }
 
+interface Counts {
+  /** Flagged as not to go out as it is, taken all the same: how many, and of these how many failed or were damaged. */
+  flagged: number;
+  flaggedFailed: number;
+  /** Not flagged, and failed. */
+  unflagged: number;
+  unflaggedFailed: number;
+  /** Told to leave and taken all the same: how many, and of these how many were used. */
+  leftTaken: number;
+  leftUsed: number;
+  /** Told to leave and left: how many, and of these how many were missed. */
+  left: number;
+  leftMissed: number;
+}
+
+const NOTHING: Counts = {
+  flagged: 0,
+  flaggedFailed: 0,
+  unflagged: 0,
+  unflaggedFailed: 0,
+  leftTaken: 0,
+  leftUsed: 0,
+  left: 0,
+  leftMissed: 0,
+};
+
 /** How what was said before each trip came out on it. */
-export interface Score {
+export interface Score extends Counts {
   /** Trips that it is reckoned over. */
   readonly trips: number;
   /** That a thing gives out on the trip, by the chance said. */
   readonly givesOut: readonly Bin[];
-  /** Flagged as not to go out as it is, taken all the same: how many, and of these how many failed or were damaged. */
-  readonly flagged: number;
-  readonly flaggedFailed: number;
-  /** Not flagged, and failed. */
-  readonly unflagged: number;
-  readonly unflaggedFailed: number;
-  /** Told to leave and taken all the same: how many, and of these how many were used. */
-  readonly leftTaken: number;
-  readonly leftUsed: number;
-  /** Told to leave and left: how many, and of these how many were missed. */
-  readonly left: number;
-  readonly leftMissed: number;
 }
 
 /** The trips that the score looks back on: each is judged anew as it was on its first day. */
@@ -73,49 +87,58 @@ function asOf(log: Log, trip: Trip): Log {
   };
 }
 
-/** Keeps the engine's own score: what it would have said on the morning of each of the last trips, against what happened. */
-export function scoreOf(log: Log, today: string): Score {
-  const walked = log.trips
+/** What was said on the morning of one trip, against what happened on it. */
+export interface LookBack {
+  readonly said: readonly Said[];
+  readonly counts: Counts;
+}
+
+/** The last trips, to be looked back on one by one: not the first, before which nothing was known. */
+export const lookedBackOn = ({ trips }: Pick<Log, "trips">, today: string): Trip[] =>
+  trips
     .filter(
       ({ planned, starts, carries }) =>
         !planned && starts <= today && carries.some(({ mark }) => mark !== null),
     )
-    .toSorted((a, b) => (a.starts < b.starts ? -1 : 1));
-  const looked = walked.slice(1).slice(-LOOKED_BACK);
+    .toSorted((a, b) => (a.starts < b.starts ? -1 : 1))
+    .slice(1)
+    .slice(-LOOKED_BACK);
+
+/** Judges all as it was on the morning of a trip, and sets it against what happened. */
+export function lookBack(log: Log, trip: Trip): LookBack {
   const said: Said[] = [];
-  const sum = {
-    flagged: 0,
-    flaggedFailed: 0,
-    unflagged: 0,
-    unflaggedFailed: 0,
-    leftTaken: 0,
-    leftUsed: 0,
-    left: 0,
-    leftMissed: 0,
-  };
-  for (const trip of looked) {
-    const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
-    const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
-    for (const { case: one, verdicts } of judgeAll(survey(openBook(asOf(log, trip), trip.starts)))) {
-      const mark = marks.get(one.item.id);
-      const [lead] = verdicts;
-      const leaves = lead.verb === "drop" && lead.sureness !== "leaning" && !lead.done;
-      if (mark) {
-        if (one.left && one.left.nextTrip > 0)
-          said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
-        const isFlagged = (lead.verb === "replace" || lead.verb === "repair") && lead.urgency !== "watch";
-        const went = mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark);
-        if (isFlagged) [sum.flagged, sum.flaggedFailed] = [sum.flagged + 1, sum.flaggedFailed + Number(went)];
-        else [sum.unflagged, sum.unflaggedFailed] = [sum.unflagged + 1, sum.unflaggedFailed + Number(went)];
-        if (leaves)
-          [sum.leftTaken, sum.leftUsed] = [sum.leftTaken + 1, sum.leftUsed + Number(mark.use === "used")];
-      } else if (leaves && one.standing === "active") {
-        sum.left += 1;
-        if (missed.has(inPlain(one.item.name))) sum.leftMissed += 1;
+  const counts = { ...NOTHING };
+  const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
+  const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
+  for (const { case: one, verdicts } of judgeAll(survey(openBook(asOf(log, trip), trip.starts)))) {
+    const mark = marks.get(one.item.id);
+    const [lead] = verdicts;
+    const leaves = lead.verb === "drop" && lead.sureness !== "leaning" && !lead.done;
+    if (mark) {
+      if (one.left && one.left.nextTrip > 0)
+        said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
+      const isFlagged = (lead.verb === "replace" || lead.verb === "repair") && lead.urgency !== "watch";
+      const went = Number(mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark));
+      counts[isFlagged ? "flagged" : "unflagged"] += 1;
+      counts[isFlagged ? "flaggedFailed" : "unflaggedFailed"] += went;
+      if (leaves) {
+        counts.leftTaken += 1;
+        counts.leftUsed += Number(mark.use === "used");
       }
+    } else if (leaves && one.standing === "active") {
+      counts.left += 1;
+      counts.leftMissed += Number(missed.has(inPlain(one.item.name)));
     }
   }
-  return { trips: looked.length, givesOut: binned(said), ...sum };
+  return { said, counts };
+}
+
+/** The engine's own score, over the trips that were looked back on. */
+export function scoreOf(looks: readonly LookBack[]): Score {
+  const sum = { ...NOTHING };
+  for (const { counts } of looks)
+    for (const each of Object.keys(NOTHING) as (keyof Counts)[]) sum[each] += counts[each];
+  return { trips: looks.length, givesOut: binned(looks.flatMap(({ said }) => said)), ...sum };
 }
 
 function binned(said: readonly Said[]): Bin[] {

@@ -3,6 +3,7 @@ import { carriedOn, partOf, type Book } from "../ledger/book";
 import { groupBy } from "../ledger/group";
 import { medianOf } from "../ledger/median";
 import type { Outing } from "../ledger/outing";
+import type { TripId } from "../model";
 import { countsAs } from "../weighin/weigh-in";
 
 /** What one year's trips came to. */
@@ -15,6 +16,8 @@ export interface Season {
   readonly base: number | null;
   /** Gram-metres carried and not used, but for cover. */
   readonly deadGramMetres: number;
+  /** The trips that something failed on. */
+  readonly failedOn: ReadonlySet<TripId>;
   /** Failures by kind of thing, the most first. */
   readonly failures: readonly (readonly [kind: string, times: number])[];
   /** Prices of what came to the shelf in it, and what was spent on the rest; in the owner's currency. */
@@ -29,11 +32,11 @@ export const yearsOf = ({ outings }: Pick<Book, "outings">): string[] =>
 export function seasonOf(book: Book, year: string): Season {
   const outings = book.outings.filter(({ trip }) => trip.starts.startsWith(year));
   const overnight = outings.filter(({ nights }) => nights > 0);
-  const bases = overnight.map(({ trip }) =>
-    totalOf(listOf(trip, book.item).filter(({ item }) => countsAs(item) === "base")),
+  const bases = overnight.map((outing) =>
+    totalOf(listOf(book.tripOf(outing), book.item).filter(({ item }) => countsAs(item) === "base")),
   );
   const marks = outings.flatMap((outing) =>
-    outing.trip.carries.flatMap((carry) => {
+    book.tripOf(outing).carries.flatMap((carry) => {
       const item = book.item(carry.item);
       return item && carry.mark ? [{ item, carry, mark: carry.mark, outing }] : [];
     }),
@@ -52,6 +55,7 @@ export function seasonOf(book: Book, year: string): Season {
           sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
         0,
       ),
+    failedOn: new Set(failed.map(({ outing }) => outing.trip.id)),
     failures: [...groupBy(failed, ({ item }) => item.kind)]
       .map(([kind, times]) => [kind, times.length] as const)
       .sort(([, a], [, b]) => b - a),
@@ -66,9 +70,16 @@ export function seasonOf(book: Book, year: string): Season {
 }
 
 /** The last list of one year against that of another: what came out, went in, and took another's place. Null where one has none. */
-export function listsBetween(before: Season, after: Season, book: Pick<Book, "item">): ListDifference | null {
+export function listsBetween(
+  before: Season,
+  after: Season,
+  book: Pick<Book, "item" | "tripOf">,
+): ListDifference | null {
   const last = ({ outings }: Season) =>
-    outings.findLast(({ nights, trip }) => nights > 0 && trip.carries.length > 0)?.trip;
+    outings
+      .filter(({ nights }) => nights > 0)
+      .map(book.tripOf)
+      .findLast(({ carries }) => carries.length > 0);
   const [was, is] = [last(before), last(after)];
   return was && is ? compareLists(listOf(was, book.item), listOf(is, book.item)) : null;
 }

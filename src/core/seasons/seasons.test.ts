@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
-import { scoreOf } from "./score";
+import { lookBack, lookedBackOn, scoreOf } from "./score";
 import { listsBetween, seasonOf, yearsOf } from "./season";
 
 const trip = (id: string, starts: string, ends: string, marks: object[], more: object = {}) => ({
@@ -107,7 +107,9 @@ describe("a year, worked by hand", () => {
 });
 
 describe("the score", () => {
-  const score = scoreOf(log, "2026-11-26");
+  const scoreUntil = (told: typeof log, today: string) =>
+    scoreOf(lookedBackOn(told, today).map((each) => lookBack(told, each)));
+  const score = scoreUntil(log, "2026-11-26");
   test("each trip but the first is judged as on its morning, and what was said is held against what happened", () => {
     expect(score.trips).toBe(4);
     // Shoes, tent, pack … on four trips: every thing with a life that was carried.
@@ -122,7 +124,7 @@ describe("the score", () => {
   });
 
   test("nothing that came later is known: the score of a log is that of its trips, whatever follows", () => {
-    const until = (n: number) => scoreOf({ ...log, trips: log.trips.slice(0, n) }, "2026-11-26");
+    const until = (n: number) => scoreUntil({ ...log, trips: log.trips.slice(0, n) }, "2026-11-26");
     expect(until(4).trips).toBe(3);
     const flipped = {
       ...log,
@@ -138,9 +140,9 @@ describe("the score", () => {
           : each,
       ),
     };
-    expect(scoreOf(flipped, "2026-07-01").givesOut.map(({ said }) => said)).toEqual(
+    expect(scoreUntil(flipped, "2026-07-01").givesOut.map(({ said }) => said)).toEqual(
       score.givesOut.map(({ said }) => said),
     );
-    expect(scoreOf({ ...log, trips: [] }, "2026-11-26")).toMatchObject({ trips: 0, givesOut: [] });
+    expect(scoreUntil({ ...log, trips: [] }, "2026-11-26")).toMatchObject({ trips: 0, givesOut: [] });
   });
 });

@@ -58,7 +58,7 @@ const weighed = (more: { scale?: object; items?: object[]; marks?: object[]; sup
     }),
     "2026-11-26",
   );
-  return weighIn(book.outings[0]!, book.item, book.items);
+  return weighIn(book.tripOf(book.outings[0]!), book.item, book.items);
 };
 
 describe("a list's weight, worked by hand", () => {

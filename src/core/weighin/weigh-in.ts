@@ -2,8 +2,8 @@ import { weightOn } from "../compare/lists";
 import { partOf } from "../ledger/book";
 import { groupBy } from "../ledger/group";
 import { medianOf } from "../ledger/median";
-import type { Outing } from "../ledger/outing";
-import type { Carry, ItemId, Job, LegId, Load, Stow } from "../model";
+import { outingOf, type Outing } from "../ledger/outing";
+import type { Carry, ItemId, Job, LegId, Load, Stow, Trip } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { sortOf } from "../trade/supplies";
 import { inBaseUnit } from "../units/quantity";
@@ -95,11 +95,11 @@ const isOnTheBack = ({ stow, jobs }: FullItem) =>
 
 /** What a trip's list weighed, leg by leg, and what it leaves out. */
 export function weighIn(
-  outing: Outing,
+  trip: Trip,
   itemOf: (id: ItemId) => FullItem | undefined,
   allItems: readonly FullItem[],
 ): WeighIn {
-  const { trip } = outing;
+  const outing = outingOf(trip);
   const packed = trip.carries.flatMap((carry): Packed[] => {
     const item = itemOf(carry.item);
     if (!item) return [];

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { Day } from "@/core/model";
 import { conditionsOf } from "@/core/weather/desk";
 import { weatherDesk } from "@/standins/weather-desk";
-import { today } from "../../book";
+import { today } from "../../reading";
 
 const Asked = z.object({ place: z.enum(weatherDesk.places as [string, ...string[]]), from: Day, to: Day });
 

@@ -7,7 +7,8 @@ import { removeEntry, saveEntries } from "@/data/entries";
 import { findItem, saveItems } from "@/data/items";
 import { store } from "@/data/connection";
 import { byField, refuse, type Answer } from "@/ui/answer";
-import { readBook, today } from "../../book";
+import { readBook } from "../../book";
+import { today } from "../../reading";
 
 /**
  * Logs something that happened between trips; `raw` has the shape of an entry in a file.

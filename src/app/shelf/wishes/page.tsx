@@ -1,6 +1,5 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { outingOf } from "@/core/ledger/outing";
 import { candidates, type Candidate } from "@/core/compare/candidate";
 import { KINDS } from "@/core/trade/kinds";
 import type { Book } from "@/core/ledger/book";
@@ -153,7 +152,7 @@ function Wish({
 function sayRoom(roomier: number, book: Book): string {
   const litres = (value: number) => `${Math.round(Math.abs(value) * 10) / 10}\u00a0L`;
   const last = book.outings.at(-1);
-  const room = last && weighIn(outingOf(last.trip), book.item, book.items).room;
+  const room = last && weighIn(book.tripOf(last), book.item, book.items).room;
   const change =
     roomier === 0
       ? "As large when packed"

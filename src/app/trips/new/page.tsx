@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: "New trip" };
 export default async function NewTripPage({ searchParams }: { searchParams: Promise<{ planned?: string }> }) {
   const planned = (await searchParams).planned !== undefined;
   const { book, judgements } = await readBook();
-  const last = book.outings.at(-1)?.trip;
+  const last = book.outings.map(book.tripOf).at(-1);
   const active = new Set(
     judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id),
   );

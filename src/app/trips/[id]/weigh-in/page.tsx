@@ -1,7 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { outingOf } from "@/core/ledger/outing";
 import {
   fullLoad,
   packWeight,
@@ -45,7 +44,7 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
   const trip = log.trips.find((each) => each.id === id);
   if (!trip) notFound();
   const { units } = book.settings;
-  const weighed = weighIn(outingOf(trip), book.item, book.items);
+  const weighed = weighIn(trip, book.item, book.items);
   const { legs, bigThree, against, room, unweighed, claimed, pouches } = weighed;
   const first = legs[0]!;
   const heaviest = legs.reduce((most, leg) => (fullLoad(leg) > fullLoad(most) ? leg : most), first);

@@ -1,0 +1,112 @@
+import { format } from "date-fns";
+import { openCase, survey, type Survey } from "@/core/decide/case";
+import { openBook, withCarries, type Book } from "@/core/ledger/book";
+import type { Log } from "@/core/model";
+import { additions, type Addition } from "@/core/reasons/add";
+import { judgeCase, judgeChanges, type Judgement } from "@/core/reasons/judge";
+import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
+import { store } from "@/data/connection";
+import type { Store } from "@/data/db";
+import { readLog, rereadLog } from "@/data/log";
+
+/** The owner's local date. */
+export const today = () => format(new Date(), "yyyy-MM-dd");
+
+/** The log, opened and judged. */
+export interface Reading {
+  readonly log: Log;
+  readonly book: Book;
+  readonly surveyed: Survey;
+  readonly judgements: readonly Judgement[];
+  readonly toAdd: readonly Addition[];
+}
+
+/** A reading, and how far the log had come when it was read. */
+interface Kept {
+  readonly reading: Reading;
+  readonly changes: Changes;
+}
+
+/** With more things changed than this at once, all is judged anew. */
+const MOST_JUDGED_AGAIN = 40;
+
+const shared = globalThis as typeof globalThis & { nettleReadings?: WeakMap<Store, Promise<Kept | null>> };
+// The server's start and its pages are bundled apart, and share what is kept; code that changed while developing reads anew.
+if (process.env.NODE_ENV !== "production") delete shared.nettleReadings;
+const kept = (shared.nettleReadings ??= new WeakMap());
+
+/**
+ * The log as it stands today, opened and judged. It is kept beside the log in the process's memory; what has changed since,
+ * here or in another process, is read again, and only what that may touch is judged again.
+ */
+export async function readLatest(): Promise<Reading> {
+  const db = await store();
+  const before = (kept.get(db) ?? Promise.resolve(null)).catch(() => null);
+  // One brings it up to date at a time; who asks meanwhile waits for it, and then looks whether more has changed.
+  const now = before.then((last) => upToDate(db, last));
+  kept.set(db, now);
+  return (await now).reading;
+}
+
+async function upToDate(db: Store, last: Kept | null): Promise<Kept> {
+  // Asked for before the log is read: what changes between is read again the next time.
+  const changes = await readChanges(db);
+  const day = today();
+  if (!last) return { changes, reading: await judgeWhole(await readLog(db), day) };
+  const parts = changedSince(last.changes, changes);
+  const { reading } = last;
+  if (parts.size === 0 && reading.book.today === day) return last;
+  const log = await rereadLog(db, reading.log, parts);
+  const carried = carriedIn(parts);
+  const onlyCarried = carried.length === parts.size && reading.book.today === day;
+  return {
+    changes,
+    reading:
+      onlyCarried && carried.length <= MOST_JUDGED_AGAIN
+        ? judgeCarried(reading, log, carried)
+        : await judgeWhole(log, day),
+  };
+}
+
+function judgeCarried(before: Reading, log: Log, carried: ReturnType<typeof carriedIn>): Reading {
+  const book = withCarries(before.book, log.trips, new Set(carried));
+  const judged = judgeChanges(before, book, carried);
+  return { log, book, ...judged, toAdd: additions(book, judged.judgements) };
+}
+
+async function judgeWhole(log: Log, day: string): Promise<Reading> {
+  const book = openBook(log, day);
+  const surveyed = survey(book);
+  const judgements: Judgement[] = [];
+  const giveWay = givingWay();
+  for (const item of book.items) {
+    await giveWay();
+    judgements.push(judgeCase(openCase(item, surveyed)));
+  }
+  return { log, book, surveyed, judgements, toAdd: additions(book, judgements) };
+}
+
+/** Longest that work keeps other requests waiting, in ms. */
+const TURN_MS = 25;
+
+/** For long work to call before each of its pieces: lets other requests have a turn where it is time, and before the first. */
+export function givingWay(): () => Promise<void> {
+  let since = -Infinity;
+  return async () => {
+    if (performance.now() - since < TURN_MS) return;
+    await new Promise((resolve) => setImmediate(resolve));
+    since = performance.now();
+  };
+}
+
+/** Work on a reading that is done once, and kept as long as that reading is. */
+export function keptWith<Made>(
+  work: (reading: Reading) => Promise<Made>,
+): (reading: Reading) => Promise<Made> {
+  const made = new WeakMap<Reading, Promise<Made>>();
+  return (reading) => {
+    const known = made.get(reading) ?? work(reading);
+    made.set(reading, known);
+    return known;
+  };
+}
