@@ -2,6 +2,8 @@ import { writeFile } from "node:fs/promises";
 import path from "node:path";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
+import { writeLogFile } from "@/formats/log-file";
+import { madeUpLog } from "../measure/made-up-log";
 import { exported, openPage, withApp } from "./app";
 import { openBrowser } from "./launch";
 
@@ -34,6 +36,22 @@ test("saved, and brought back into an empty log: nothing differs", () =>
       expect(await (await fetch(`${to.url}/api/log`)).text()).toBe(text);
       await page.close();
     });
+  }));
+
+test("a large log tells how far it has come, and stopped half way it changes nothing", () =>
+  withApp("demo", async (app) => {
+    const before = await (await fetch(`${app.url}/api/log`)).text();
+    const file = path.join(inject("folder"), "large.json");
+    await writeFile(file, writeLogFile(madeUpLog(300, 150)));
+    const { page } = await openPage(browser, `${app.url}/settings`);
+    await page.getByLabel("Bring it back from a file").setInputFiles(file);
+    await page.getByText(/holds 300.things and 150.trips/).waitFor();
+    await page.getByRole("button", { name: "Put it in place of everything here" }).click();
+    await page.getByText(/^Trip \d+ of 150 is in/).waitFor();
+    await page.getByRole("button", { name: "Stop" }).click();
+    await page.getByText("Stopped. Nothing was changed.").waitFor();
+    expect(await (await fetch(`${app.url}/api/log`)).text()).toBe(before);
+    await page.close();
   }));
 
 test("a list in any column order comes in whole or not at all, its doubles left out", () =>

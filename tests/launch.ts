@@ -51,7 +51,8 @@ export async function answers(url: string, child: ChildProcess): Promise<void> {
   }
 }
 
-export const openBrowser = (): Promise<Browser> =>
+/** @param more arguments of its command line */
+export const openBrowser = (more: readonly string[] = []): Promise<Browser> =>
   chromium.launch({
     executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
     args: [
@@ -62,5 +63,6 @@ export const openBrowser = (): Promise<Browser> =>
       "--disable-background-networking",
       "--disable-component-update",
       "--disable-sync",
+      ...more,
     ],
   });

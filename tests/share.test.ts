@@ -68,6 +68,20 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
     });
     expect(foreign.status).toBe(403);
 
+    // A phone has no padlock there, and what browsers keep for padlocked pages is missing: a line from the way is kept all the same.
+    const phone = await openBrowser([`--host-resolver-rules=MAP den 127.0.0.1`]);
+    const { page: trail, faults } = await openPage(phone, `http://den:${port}/#${secret}`);
+    await trail.getByRole("grid").waitFor();
+    await trail.goto(`http://den:${port}/trail`);
+    expect(await trail.evaluate(() => window.isSecureContext)).toBe(false);
+    await trail.getByLabel("What happened").fill("torch died, km 41");
+    await trail.getByRole("button", { name: "Keep it" }).click();
+    await expect
+      .poll(async () => (await fetch(`${url}/api/log`, paired)).text())
+      .toContain("torch died, km 41");
+    expect(faults.filter((fault) => !/401/.test(fault))).toEqual([]);
+    await phone.close();
+
     // Five wrong tries, and nobody is let in for a minute.
     const tries = async (word: string) =>
       (await fetch(`${url}/api/pair`, { method: "POST", body: JSON.stringify({ secret: word }) })).status;

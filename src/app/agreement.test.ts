@@ -243,3 +243,29 @@ test("after any actions, in any order, what is exported is read again as it is",
     { numRuns: 30, seed: 1 },
   );
 });
+
+test("no more things than a file may hold: more are refused as they come, in a sentence", async () => {
+  const before = (await readLog(db)).items;
+  const peg = { name: "Peg", kind: "stakes" };
+  expect(
+    await importItems(
+      Array.from({ length: 20_000 }, () => peg),
+      null,
+    ),
+  ).toEqual({
+    ok: false,
+    fields: {
+      "": `A log holds 5000 things at most, and this one has room for ${5000 - before.length} more.`,
+    },
+  });
+  expect((await readLog(db)).items).toEqual(before);
+  // As many as there is room for, all of one name: each has an id of its own.
+  expect(
+    await importItems(
+      Array.from({ length: 5000 - before.length }, () => peg),
+      null,
+    ),
+  ).toMatchObject({ ok: true });
+  expect(new Set((await readLog(db)).items.map(({ id }) => id)).size).toBe(5000);
+  expect(await addLine("one more 10 g", null, true)).toMatchObject({ ok: false });
+});

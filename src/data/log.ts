@@ -61,11 +61,17 @@ export const readWholeLog = async (db: Db): Promise<WholeLog> => ({
   tracks: await allTracks(db),
 });
 
+/** Called with how many trips are in, and of how many; what it throws ends the work. */
+type Tell = (done: number, of: number) => Promise<void>;
+
 /** Adds a log to what is there. Run it in a transaction. */
-export async function addLog(db: Db, log: WholeLog): Promise<void> {
+export async function addLog(db: Db, log: WholeLog, tell: Tell = async () => {}): Promise<void> {
   await saveItems(db, log.items);
   await saveTrips(db, log.trips);
-  for (const trip of log.trips) if (trip.carries.length) await saveCarries(db, trip.id, trip.carries);
+  for (const [n, trip] of log.trips.entries()) {
+    if (trip.carries.length) await saveCarries(db, trip.id, trip.carries);
+    await tell(n + 1, log.trips.length);
+  }
   await saveEntries(db, log.entries);
   await saveRulings(db, log.rulings);
   await saveTasks(db, log.tasks);
@@ -73,9 +79,9 @@ export async function addLog(db: Db, log: WholeLog): Promise<void> {
 }
 
 /** Puts a log in the place of everything there. Run it in a transaction. */
-export async function replaceLog(db: Db, log: WholeLog): Promise<void> {
+export async function replaceLog(db: Db, log: WholeLog, tell?: Tell): Promise<void> {
   for (const table of ["track", "task", "ruling", "entry", "carry", "leg", "trip", "item"])
     await db.query(`delete from ${table}`);
-  await addLog(db, log);
+  await addLog(db, log, tell);
   await saveSettings(db, log.settings);
 }

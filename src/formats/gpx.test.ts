@@ -86,9 +86,13 @@ test.each([
   [track(point(95, 10) + point(10, 10)), /not on Earth/],
   [track(point(Number.NaN, 10) + point(10, 10)), /not on Earth/],
   [`<!DOCTYPE gpx [<!ENTITY a "b">]>${track(point(1, 1) + point(1, 2))}`, /document type/],
-])("refuses %s with a reason", (text, why) => {
+  [track(`<trkpt lat="${"4".repeat(1_000_000)}" lon="1"/>`), /^Saltpan: point 1 is not on Earth/],
+  [`<gpx>${"<a>".repeat(20_000)}`, /not sound XML/],
+])("refuses %#: %.60s with a reason", (text, why) => {
   const read = readGpx(text);
   expect(!read.ok && read.why).toMatch(why);
+  // A sentence, whatever the file had in it.
+  expect(!read.ok && read.why.length).toBeLessThan(250);
 });
 
 /** The track of a text, as it is kept. */

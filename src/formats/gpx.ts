@@ -1,5 +1,6 @@
 import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
 import type { Track } from "@/core/model";
+import { cutTo } from "@/core/model/slug";
 import type { ReadTrack } from "@/core/track/join";
 import type { TrackPoint } from "@/core/track/sums";
 
@@ -80,7 +81,7 @@ function whereBroken(text: string): string | null {
   const sound = XMLValidator.validate(text);
   return sound === true
     ? null
-    : `This is not sound XML: ${sound.err.msg} At line ${sound.err.line}, column ${sound.err.col}.`;
+    : `This is not sound XML: ${cutTo(120, sound.err.msg)} At line ${sound.err.line}, column ${sound.err.col}.`;
 }
 
 /** A track of two points at least; null for fewer, a sentence where a point can't be on Earth. */
@@ -96,7 +97,7 @@ function toTrack(
     for (const node of segment) {
       const point = toPoint(node);
       if (!point)
-        return `${name}: point ${n + 1} is not on Earth (latitude ${String(node.lat)}, longitude ${String(node.lon)}).`;
+        return `${name}: point ${n + 1} is not on Earth (latitude ${cutTo(40, String(node.lat))}, longitude ${cutTo(40, String(node.lon))}).`;
       n++;
       points.push(point);
     }

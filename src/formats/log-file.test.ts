@@ -226,6 +226,13 @@ describe("what an earlier version of the app let in is put right, and told", () 
     expect(told.log.trips[0]!.carries[0]!.mark!.at!.leg).toBeNull();
     expect(told.mended).toHaveLength(3);
   });
+
+  test("bags in a round: the first comes out, the others ride where they did; one that hangs on the round rides on", () => {
+    const bag = (id: string, inside: string | null) => ({ id, name: id, kind: "dry bag", bag: inside });
+    const { log, mended } = read({ items: [bag("a", "b"), bag("b", "c"), bag("c", "a"), bag("d", "a")] });
+    expect(log.items.map((item) => item.bag)).toEqual([null, "c", "a", "a"]);
+    expect(mended).toEqual(["a: it was inside itself, and now rides by itself."]);
+  });
 });
 
 test("a slip in the middle of a file refuses it whole", () => {

@@ -10,6 +10,7 @@ import {
   ItemId,
   Leg,
   LegId,
+  MOST,
   Moved,
   Mark,
   Place,
@@ -84,7 +85,7 @@ const FileTrip = Trip.omit({ carries: true }).extend({
   made: z.array(ItemRef).max(3).default([]),
   stay: z.array(ItemRef).max(3).default([]),
   picks: z.record(ItemRef, Moved).default({}),
-  marks: z.array(FileMark).max(2000).default([]),
+  marks: z.array(FileMark).max(MOST.items).default([]),
 });
 const FileEntry = Entry.extend({ id: Entry.shape.id.optional(), item: ItemRef });
 const FileTask = Task.extend({ id: Task.shape.id.optional(), item: ItemRef.nullable().default(null) });
@@ -98,12 +99,12 @@ export const LogFile = z.object({
     .min(1)
     .max(VERSION, `This file is of a later version than this program reads (${VERSION}).`),
   settings: Settings.prefault({}),
-  items: z.array(FileItem).max(5000),
-  trips: z.array(FileTrip).max(5000).default([]),
-  entries: z.array(FileEntry).max(50_000).default([]),
-  rulings: z.array(FileRuling).max(50_000).default([]),
-  tasks: z.array(FileTask).max(5000).default([]),
-  tracks: z.array(Track).max(5000).default([]),
+  items: z.array(FileItem).max(MOST.items),
+  trips: z.array(FileTrip).max(MOST.trips).default([]),
+  entries: z.array(FileEntry).max(MOST.entries).default([]),
+  rulings: z.array(FileRuling).max(MOST.rulings).default([]),
+  tasks: z.array(FileTask).max(MOST.tasks).default([]),
+  tracks: z.array(Track).max(MOST.trips).default([]),
 });
 
 export type ReadLog =

@@ -7,6 +7,7 @@ import { Entry, Task } from "@/core/model";
 import { benchOf, jobId } from "@/core/jobs/bench";
 import { fromCalendar, type FromCalendar } from "@/core/jobs/from-calendar";
 import { readCalendar } from "@/formats/icalendar";
+import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import { allTasks, removeTask, saveTasks } from "@/data/tasks";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -60,6 +61,8 @@ export async function saveTask(raw: Record<string, unknown>): Promise<Answer> {
   const { book } = await readBook();
   if (task.data.item !== null && !book.item(task.data.item))
     return refuse({ item: "That is no longer on the shelf." });
+  const full = raw.id === undefined ? await fullOf(await store(), "tasks") : null;
+  if (full) return refuse({ "": full });
   await saveTasks(await store(), [task.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };
@@ -95,6 +98,8 @@ export async function previewCalendar(
 export async function takeCalendar(raw: readonly unknown[]): Promise<Answer<number>> {
   const tasks = z.array(Task).max(2000).safeParse(raw);
   if (!tasks.success) return refuse({ file: Object.values(byField(tasks.error))[0]! });
+  const full = await fullOf(await store(), "tasks", tasks.data.length);
+  if (full) return refuse({ "": full });
   await saveTasks(await store(), tasks.data);
   revalidatePath("/", "layout");
   return { ok: true, value: tasks.data.length };

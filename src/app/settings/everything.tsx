@@ -1,7 +1,8 @@
 "use client";
 
+import { nanoid } from "nanoid";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { count } from "@/core/units/speak";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -16,6 +17,23 @@ interface Look {
   readonly mended: readonly string[];
 }
 
+/** How many trips of a file are in, and of how many. */
+interface Far {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** How often it is asked how far an import has come, in ms. */
+const ASKED_MS = 300;
+
+/** How far an import has come; undefined before the first trip is in, and where it is over. */
+const howFar = async (id: string): Promise<Far | undefined> => {
+  const told = await fetch(`/api/log/${id}`)
+    .then((response) => (response.ok ? (response.json() as Promise<Far>) : undefined))
+    .catch(() => undefined);
+  return told && told.of > 0 ? told : undefined;
+};
+
 /** Save everything as one file, and bring it back. */
 export function Everything({ owned }: { owned: number }) {
   const router = useRouter();
@@ -23,24 +41,35 @@ export function Everything({ owned }: { owned: number }) {
   const [look, setLook] = useState<Look>();
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
+  const [stopped, setStopped] = useState(false);
+  const [far, setFar] = useState<Far>();
   // A field that still holds a file does not hear that the same one is chosen again.
   const [brought, setBrought] = useState(0);
+  const under = useRef("");
 
   const send = async (chosen: File, how: "look" | "add" | "replace"): Promise<Look | null> => {
     setBusy(true);
+    setStopped(false);
     setProblems([]);
+    const id = nanoid();
+    under.current = id;
+    const asking = setInterval(() => void howFar(id).then(setFar), ASKED_MS);
     try {
-      const response = await fetch(`/api/log?${how}`, { method: "POST", body: chosen });
-      const told = (await response.json()) as Look & { problems?: string[] };
+      const response = await fetch(`/api/log?${how}&import=${id}`, { method: "POST", body: chosen });
+      const told = (await response.json()) as Look & { problems?: string[]; stopped?: boolean };
       if (told.problems) setProblems(told.problems);
+      if (told.stopped) setStopped(true);
       return response.ok ? told : null;
     } catch {
       setProblems(["The server can’t be reached. Nothing was changed."]);
       return null;
     } finally {
+      clearInterval(asking);
+      setFar(undefined);
       setBusy(false);
     }
   };
+  const stop = () => fetch(`/api/log/${under.current}`, { method: "DELETE" }).catch(() => undefined);
   const choose = async (chosen: File | undefined) => {
     setFile(chosen);
     setLook(undefined);
@@ -89,10 +118,15 @@ export function Everything({ owned }: { owned: number }) {
       />
       <div id="log-told" aria-live="polite" className="mt-2 max-w-2xl">
         {busy && (
-          <p className="hint">
-            Reading … <progress className="h-2" />
+          <p className="hint flex items-center gap-3">
+            {far ? `Trip ${far.done} of ${far.of} is in …` : "Reading …"}
+            <progress className="h-2" value={far?.done} max={far?.of} />
+            <button type="button" className="btn" onClick={() => void stop()}>
+              Stop
+            </button>
           </p>
         )}
+        {stopped && <p>Stopped. Nothing was changed.</p>}
         {problems.length > 0 && (
           <div className="border-l-4 border-sting pl-4">
             <p className="error">Nothing was changed. {file?.name} can&rsquo;t be used as it is:</p>

@@ -12,6 +12,7 @@ import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { readLog } from "@/data/log";
 import { allItems, findItem, removeItem, saveItems } from "@/data/items";
+import { fullOf } from "@/data/limits";
 import { readSettings, saveSettings } from "@/data/settings";
 import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer } from "@/ui/answer";
@@ -42,6 +43,8 @@ export async function addLine(
     return { ok: false, fields: {}, ask: `“${twin.name}” is on the shelf already. Add another?` };
   if (!sure && isHeavy(parsed.weight))
     return { ok: false, fields: {}, ask: `${parsed.weight?.typed} is a lot for one thing. Is that right?` };
+  const full = await fullOf(db, "items");
+  if (full) return refuse({ line: full });
   const made = Item.safeParse(
     newThing(
       parsed,
@@ -91,13 +94,9 @@ export async function saveItem(raw: unknown, sure: boolean, seen?: z.input<typeo
 }
 
 async function misplacedIn(db: Db, item: Item) {
-  const shelf = new Set((await allItems(db)).map(({ id }) => id));
+  const bags = new Map((await allItems(db)).map(({ id, bag }) => [id, bag]));
   const carried = item.state === "wished" && (await carriesOf(db, { item: item.id })).length > 0;
-  return placeProblems(
-    item,
-    (id) => shelf.has(id) || id === item.id,
-    () => carried,
-  );
+  return placeProblems(item, new Map([...bags, [item.id, item.bag]]), () => carried);
 }
 
 /** Retires a thing, or takes it back; its history stays. Returns the state it was in, for undo. */
@@ -161,6 +160,8 @@ export async function importItems(
   unit: "g" | "oz" | null,
 ): Promise<Answer<number>> {
   const db = await store();
+  const full = await fullOf(db, "items", raws.length);
+  if (full) return refuse({ "": full });
   const ids = new Set((await allItems(db)).map((item): string => item.id));
   const items: Item[] = [];
   for (const [n, raw] of raws.entries()) {
@@ -202,6 +203,8 @@ export async function addWish(raw: Record<string, unknown>, sure: boolean): Prom
     return refuse({ instead: "That is no longer on the shelf." });
   const ask = sure ? null : oddOf(wish.data);
   if (ask) return { ok: false, fields: {}, ask };
+  const full = await fullOf(db, "items");
+  if (full) return refuse({ name: full });
   await saveItems(db, [wish.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: undefined };

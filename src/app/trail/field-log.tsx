@@ -1,5 +1,6 @@
 "use client";
 
+import { nanoid } from "nanoid";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { parseFieldLine, type Named, type Piece } from "@/core/field/parse-field-line";
 import type { ItemId, Line, TripId } from "@/core/model";
@@ -81,7 +82,7 @@ export function FieldLog({
   const write = async () => {
     const typed = text.trim();
     if (typed === "") return setWrong("Write something: torch died, km 41.");
-    const line = { id: crypto.randomUUID(), at: new Date().toISOString(), text: typed, taken: false };
+    const line = { id: nanoid(), at: new Date().toISOString(), text: typed, taken: false };
     try {
       await keepLine({ ...line, trip: trip.id, sent: false });
     } catch (error) {

@@ -21,6 +21,7 @@ import {
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { refuseAfterExit } from "@/data/exits";
@@ -57,6 +58,8 @@ export async function saveTrip(
         slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))),
       );
   const known = await findTrip(db, id);
+  const full = known ? null : await fullOf(db, "trips");
+  if (full) return refuse({ name: full });
   const parsed = TripHead.safeParse({
     ...(known ? { ...TripHead.encode(known) } : {}),
     ...raw,

@@ -10,8 +10,8 @@ export type ReadWalk =
     >)
   | { readonly ok: false; readonly why: string };
 
-/** Reads GPX files as one walk, in a worker. */
-export async function readWalk(files: readonly File[]): Promise<ReadWalk> {
+/** Reads GPX files as one walk, in a worker, until it is told to stop; then null. */
+export async function readWalk(files: readonly File[], until: AbortSignal): Promise<ReadWalk | null> {
   const large = files.find((file) => file.size > GPX_LIMIT);
   if (large)
     return {
@@ -23,7 +23,9 @@ export async function readWalk(files: readonly File[]): Promise<ReadWalk> {
     const texts = await Promise.all(
       files.map(async (file) => ({ name: file.name, text: await file.text() })),
     );
-    return await new Promise<ReadWalk>((resolve, reject) => {
+    return await new Promise<ReadWalk | null>((resolve, reject) => {
+      if (until.aborted) resolve(null);
+      until.addEventListener("abort", () => resolve(null));
       worker.onmessage = ({ data }: MessageEvent<ReadWalk>) => resolve(data);
       worker.onerror = (event) => reject(new Error(event.message));
       worker.postMessage(texts);

@@ -24,7 +24,7 @@ export function TrackReader({
   const [walk, setWalk] = useState<Walk>();
   const [cut, setCut] = useState<Cut>("whole");
   const [wrong, setWrong] = useState<string>();
-  const [reading, setReading] = useState(false);
+  const [reading, setReading] = useState<AbortController>();
   const take = (read: Walk, how: Cut) => {
     setCut(how);
     onRead(read, partsBy(read, how));
@@ -33,9 +33,14 @@ export function TrackReader({
     setWalk(undefined);
     setWrong(undefined);
     if (files.length === 0) return;
-    setReading(true);
-    const read = await readWalk(files).catch((error: Error) => ({ ok: false as const, why: error.message }));
-    setReading(false);
+    const until = new AbortController();
+    setReading(until);
+    const read = await readWalk(files, until.signal).catch((error: Error) => ({
+      ok: false as const,
+      why: error.message,
+    }));
+    setReading(undefined);
+    if (read === null) return;
     if (!read.ok) return setWrong(read.why);
     setWalk(read);
     take(read, read.byTrack.length > 1 ? "byTrack" : "whole");
@@ -58,6 +63,9 @@ export function TrackReader({
         {reading && (
           <p className="hint mt-1 flex items-center gap-2">
             Reading the track … <progress className="h-2" />
+            <button type="button" className="btn" onClick={() => reading.abort()}>
+              Stop
+            </button>
           </p>
         )}
         {walk && <p className="mt-1 text-leaf">{told(walk, units)}</p>}

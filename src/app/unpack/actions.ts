@@ -10,6 +10,7 @@ import { Item, ItemId, LegId, Mark, TripId } from "@/core/model";
 import { HOW_COME, newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { carriesOf, saveCarries } from "@/data/carries";
+import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import { allItems, saveItems } from "@/data/items";
 import { setTaken } from "@/data/lines";
@@ -42,6 +43,8 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
   if (parsed.name === "") return refuse({ line: "Give it a name, like: trail shoes, pair 2 620 g." });
   const at = from === null ? 0 : known.legs.findIndex(({ id }) => id === from);
   if (at < 0) return refuse({ from: "That leg is no longer there." });
+  const full = await fullOf(db, "items");
+  if (full) return refuse({ line: full });
   const made = Item.safeParse(
     newThing(parsed, new Set(items.map(({ id }) => id)), {
       how,

@@ -6,6 +6,7 @@ import { Ruling, type ItemId, type ItemState, type TripId } from "@/core/model";
 import { doingOf } from "@/core/reasons/doing";
 import type { RuledOn } from "@/core/reasons/rulings";
 import { changeCarry } from "@/data/carries";
+import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { removeRuling, saveRulings } from "@/data/rulings";
@@ -32,6 +33,8 @@ export async function rule(
     on: today(),
   });
   if (!ruling.success) return refuse(byField(ruling.error));
+  const full = await fullOf(await store(), "rulings");
+  if (full) return refuse({ "": full });
   await saveRulings(await store(), [ruling.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: ruling.data.id };

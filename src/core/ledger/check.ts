@@ -46,10 +46,22 @@ export function itemProblems({ weights, ratings: { empty } }: Pick<Item, "weight
     : [];
 }
 
-/** What can't be right of one thing among the others. Paths start at the item. */
+/** Does a thing ride inside itself, straight or through the bags that it rides in? Unknown bags end the way up. */
+export function ridesInItself(id: ItemId, bags: ReadonlyMap<ItemId, ItemId | null>): boolean {
+  const above = new Set<ItemId>();
+  for (let bag = bags.get(id) ?? null; bag !== null && !above.has(bag); bag = bags.get(bag) ?? null)
+    above.add(bag);
+  return above.has(id);
+}
+
+/**
+ * What can't be right of one thing among the others. Paths start at the item.
+ *
+ * @param bags of every thing there is, itself among them, what it rides in
+ */
 export function placeProblems(
   { id, bag, needs, instead, state, name }: Pick<Item, "id" | "bag" | "needs" | "instead" | "state" | "name">,
-  isKnown: (id: ItemId) => boolean,
+  bags: ReadonlyMap<ItemId, ItemId | null>,
   isCarried: (id: ItemId) => boolean,
 ): Problem[] {
   const named: readonly (readonly [Problem["path"], ItemId | null])[] = [
@@ -58,9 +70,9 @@ export function placeProblems(
     ...needs.map((need, n) => [["needs", n], need] as const),
   ];
   const problems = named.flatMap(([path, other]): Problem[] =>
-    other === null || isKnown(other) ? [] : [{ path, message: `“${other}” is not among the items.` }],
+    other === null || bags.has(other) ? [] : [{ path, message: `“${other}” is not among the items.` }],
   );
-  if (bag === id) problems.push({ path: ["bag"], message: "A thing can't ride inside itself." });
+  if (ridesInItself(id, bags)) problems.push({ path: ["bag"], message: "A thing can't ride inside itself." });
   if (state === "wished" && isCarried(id))
     problems.push({
       path: ["state"],
@@ -120,6 +132,7 @@ export function tripProblems(trip: TripHead): Problem[] {
 export function logProblems(log: Log): Problem[] {
   const items = new Map(log.items.map((item) => [item.id, item]));
   const along = new Set(log.trips.flatMap(({ carries }) => carries.map(({ item }) => item)));
+  const bags = new Map(log.items.map(({ id, bag }) => [id, bag]));
   const trips = new Set<string>();
   const problems: Problem[] = [
     ...doubles(log.items, "items"),
@@ -133,14 +146,9 @@ export function logProblems(log: Log): Problem[] {
   };
   log.items.forEach((item, i) => {
     problems.push(
-      ...[
-        ...itemProblems(item),
-        ...placeProblems(
-          item,
-          (id) => items.has(id),
-          (id) => along.has(id),
-        ),
-      ].map(({ path, message }) => ({ path: ["items", i, ...path], message })),
+      ...[...itemProblems(item), ...placeProblems(item, bags, (id) => along.has(id))].map(
+        ({ path, message }) => ({ path: ["items", i, ...path], message }),
+      ),
     );
   });
   log.trips.forEach((trip, t) => {

@@ -1,5 +1,5 @@
 import type { ItemId, Log, Trip } from "../model";
-import { carriedAfterExit } from "./check";
+import { carriedAfterExit, ridesInItself } from "./check";
 
 /**
  * What an earlier version of the app let in, and this one would refuse, put right; what was put right is told. A name that no
@@ -8,6 +8,7 @@ import { carriedAfterExit } from "./check";
 export function mendLog<T extends Log>(log: T): { readonly log: T; readonly mended: readonly string[] } {
   const mended: string[] = [];
   const items = new Map(log.items.map((item) => [item.id, item]));
+  const bags = new Map(log.items.map(({ id, bag }) => [id, bag]));
   const carried = new Set(log.trips.flatMap(({ carries }) => carries.map(({ item }) => item)));
   const isHere = (trip: Trip, what: string) => (id: ItemId) => {
     if (items.has(id)) return true;
@@ -17,7 +18,9 @@ export function mendLog<T extends Log>(log: T): { readonly log: T; readonly mend
   const next = {
     ...log,
     items: log.items.map((item) => {
-      if (item.bag === item.id) {
+      if (ridesInItself(item.id, bags)) {
+        // Out of the first of a round, the others ride where they did.
+        bags.set(item.id, null);
         mended.push(`${item.name}: it was inside itself, and now rides by itself.`);
         return { ...item, bag: null };
       }

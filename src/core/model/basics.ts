@@ -17,6 +17,9 @@ export type TripId = z.infer<typeof TripId>;
 /** A leg keeps its id when legs are added, taken out or put in another order; unique within its trip. */
 export const LegId = Id.brand<"LegId">();
 export type LegId = z.infer<typeof LegId>;
+/** Most of each sort that one log holds: in the app, and in a file. */
+export const MOST = { items: 5000, trips: 5000, entries: 50_000, rulings: 50_000, tasks: 5000 } as const;
+
 export const RecordId = Text.min(1).max(80);
 
 export const Day = z.iso

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Distance, Height, Mass } from "../units/quantity";
-import { Amount, Celsius, Day, ItemId, LegId, LineText, Name, Note, RecordId, TripId } from "./basics";
+import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
 import { Carry } from "./mark";
 import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
 
@@ -147,7 +147,7 @@ export const Trip = z.object({
     .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
   lines: z.array(Line).max(2000).default([]).meta({ description: "Written on the way." }),
   note: Note.default(""),
-  carries: z.array(Carry).max(2000).default([]),
+  carries: z.array(Carry).max(MOST.items).default([]),
 });
 export type Trip = z.infer<typeof Trip>;
 

@@ -4,6 +4,7 @@ import type { WholeLog } from "@/core/model";
 import { store } from "@/data/connection";
 import { addLog, readWholeLog, replaceLog } from "@/data/log";
 import { keepCopyBefore } from "@/app/copies";
+import { asImport, Stopped, type Tell } from "@/app/imports";
 import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
 
 /** Problems told at once; more would bury the first. */
@@ -19,12 +20,27 @@ export async function GET(): Promise<Response> {
   });
 }
 
-/** What a file comes to (`?look`), or its log put in the place of what is here (`?replace`) or added to it (`?add`). */
+/**
+ * What a file comes to (`?look`), or its log put in the place of what is here (`?replace`) or added to it (`?add`). With an
+ * id of its own (`&import=…`) it can be asked after, and stopped.
+ */
 export async function POST(request: Request): Promise<Response> {
+  const id = new URL(request.url).searchParams.get("import") ?? crypto.randomUUID();
+  try {
+    return await asImport(id, (tell) => bringIn(request, tell));
+  } catch (error) {
+    if (error instanceof Stopped) return Response.json({ stopped: true }, { status: 409 });
+    throw error;
+  }
+}
+
+async function bringIn(request: Request, tell: Tell): Promise<Response> {
   if (Number(request.headers.get("content-length") ?? 0) > FILE_LIMIT) return tooLarge();
   const text = await request.text();
   if (text.length > FILE_LIMIT) return tooLarge();
+  await tell(0, 0);
   const read = readLogFile(text);
+  await tell(0, 0);
   if (!read.ok)
     return Response.json(
       {
@@ -41,7 +57,7 @@ export async function POST(request: Request): Promise<Response> {
   const ask = new URL(request.url).searchParams;
   if (ask.has("replace")) {
     if (here.items.length > 0) await keepCopyBefore(here);
-    await db.transaction((tx) => replaceLog(tx, read.log));
+    await db.transaction((tx) => replaceLog(tx, read.log, tell));
   } else if (ask.has("add")) {
     const problems = logProblems({
       ...here,
@@ -50,7 +66,7 @@ export async function POST(request: Request): Promise<Response> {
     });
     if (problems.length)
       return Response.json({ problems: problems.slice(0, TOLD).map(sayProblem) }, { status: 422 });
-    await db.transaction((tx) => addLog(tx, fresh));
+    await db.transaction((tx) => addLog(tx, fresh, tell));
   }
   if (!ask.has("look")) revalidatePath("/", "layout");
   return Response.json({

@@ -5,6 +5,7 @@ import { Entry, ItemId, MOST_PARTS } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
 import { removeEntry, saveEntries } from "@/data/entries";
 import { findItem, saveItems } from "@/data/items";
+import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import { readBook } from "../../book";
@@ -28,6 +29,8 @@ export async function logEntry(raw: Record<string, unknown>, sure = false): Prom
       fields: {},
       ask: `It was damaged on ${sayDay(damaged)}, after that day. Was it mended before?`,
     };
+  const full = await fullOf(await store(), "entries");
+  if (full) return refuse({ "": full });
   await saveEntries(await store(), [entry.data]);
   revalidatePath("/", "layout");
   return { ok: true, value: entry.data.id };
