@@ -6,6 +6,7 @@ export const pairPage = (nonce: string) => `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width">
+<link rel="icon" href="/icon.svg">
 <title>Pair this browser: Nettle Tally</title>
 <style>
   body { font: 1.1rem/1.5 system-ui, sans-serif; max-width: 32rem; margin: 12vh auto; padding: 0 1rem; background: #f4f4ea; color: #17291c }

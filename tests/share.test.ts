@@ -91,8 +91,11 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
 
     // Ended in Settings, it is let in no more.
     await page.goto(`${url}/settings`, { waitUntil: "networkidle" });
-    await page.getByText(/^1.browser paired:$/).waitFor();
-    await page.getByRole("button", { name: /^End ?the pairing of Chromium on Linux/ }).click();
+    await page.getByText(/^2.browsers paired:$/).waitFor();
+    await page
+      .getByRole("button", { name: /^End ?the pairing of Chromium on Linux/ })
+      .first()
+      .click();
     await expect.poll(async () => (await fetch(`${url}/api/log`, paired)).status).toBe(401);
     await page.goto(url);
     await page.getByText("This browser is not paired.").waitFor();

@@ -118,8 +118,8 @@ export function Everything({ owned }: { owned: number }) {
       />
       <div id="log-told" aria-live="polite" className="mt-2 max-w-2xl">
         {busy && (
-          <p className="hint flex items-center gap-3">
-            {far ? `Trip ${far.done} of ${far.of} is in …` : "Reading …"}
+          <p className="hint mb-2 flex items-center gap-3">
+            {far ? `${far.done} of ${count(far.of, "trip")} are in …` : "Reading …"}
             <progress className="h-2" value={far?.done} max={far?.of} />
             <button type="button" className="btn" onClick={() => void stop()}>
               Stop
