@@ -97,8 +97,9 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
       .first()
       .click();
     await expect.poll(async () => (await fetch(`${url}/api/log`, paired)).status).toBe(401);
-    await page.goto(url);
-    await page.getByText("This browser is not paired.").waitFor();
+    const again = await page.context().newPage();
+    await again.goto(url);
+    await again.getByText("This browser is not paired.").waitFor();
     await page.close();
   } finally {
     child.kill();
