@@ -15,6 +15,9 @@ import { supplyUses } from "@/core/weighin/supplies";
 import { survey } from "@/core/decide/case";
 import { judge, judgeAll, rejudge } from "@/core/reasons/judge";
 import { whatIf } from "@/core/reasons/what-if";
+import { readLatest } from "@/app/reading";
+import { changeCarry } from "@/data/carries";
+import type { Store } from "@/data/db";
 import { readLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
 import { liteStore, openStore } from "@/data/store";
@@ -75,12 +78,19 @@ async function against(
   );
 }
 
-async function speedOfJudgement(folder: string): Promise<string> {
+/** A database of a large log, and a snapshot of it to start servers from. */
+async function largeLog(folder: string): Promise<{ store: Store; snapshot: string }> {
   console.log(`\n${ITEMS} items × ${TRIPS} trips, ${ITEMS * TRIPS} marks`);
   const lite = await PGlite.create(path.join(folder, "pg"));
   const store = liteStore(lite);
   await migrate(store);
   await store.transaction((tx) => replaceLog(tx, madeUpLog(ITEMS, TRIPS)));
+  const snapshot = path.join(folder, "big.tar");
+  await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
+  return { store, snapshot };
+}
+
+async function speedOfJudgement(store: Store): Promise<void> {
   const aggregate = () =>
     store.query(
       `select c.item, c.use, count(*)::int as trips, sum(l.metres)::float8 as metres, sum(t.ends - t.starts)::int as nights
@@ -96,6 +106,25 @@ async function speedOfJudgement(folder: string): Promise<string> {
     async () => {
       const book = openBook(await readLog(store), TODAY);
       sheetOf(book, judge(book));
+    },
+    "≤ 5 ×",
+  );
+  // As the server does it: what it has read and judged is kept, and only what the mark touches is done again.
+  (globalThis as { nettleStore?: Promise<Store> }).nettleStore = Promise.resolve(store);
+  let marked = 0;
+  await against(
+    aggregate,
+    "a mark, and the tally page's server work after it",
+    async () => {
+      const { book: before } = await readLatest();
+      marked += 7;
+      await changeCarry(store, {
+        item: before.items[marked % ITEMS]!.id,
+        trip: before.outings[marked % TRIPS]!.trip.id,
+        use: "hardly",
+      });
+      const { book: after, judgements: judged } = await readLatest();
+      sheetOf(after, judged);
     },
     "≤ 5 ×",
   );
@@ -131,10 +160,6 @@ async function speedOfJudgement(folder: string): Promise<string> {
     "–",
   );
   await speedOfNumbers(book, aggregate);
-  const snapshot = path.join(folder, "big.tar");
-  await writeFile(snapshot, Buffer.from(await (await lite.dumpDataDir("none")).arrayBuffer()));
-  await store.close();
-  return snapshot;
 }
 
 /** The sums of a trip, of all trips, and of the next: lists against lists, the owner's rates and beds, the plan, the best list. */
@@ -406,13 +431,14 @@ async function smoothness(folder: string, snapshot: string): Promise<void> {
 /** What the server weighs after many pages of a large log, and how soon it answers after it was killed; beside one plain page. */
 async function weightOfServer(folder: string, snapshot: string): Promise<void> {
   const data = path.join(folder, "served");
-  const begin = async (from?: string) => {
+  /** Starts it, and waits for the first answer to `at`. */
+  const begin = async (from?: string, at = "/api/shelf.csv") => {
     const port = await freePort();
     const child = launch(data, port, from);
     const url = `http://127.0.0.1:${port}`;
     const start = performance.now();
     while (
-      !(await fetch(`${url}/api/shelf.csv`).then(
+      !(await fetch(url + at).then(
         ({ ok }) => ok,
         () => false,
       ))
@@ -426,6 +452,8 @@ async function weightOfServer(folder: string, snapshot: string): Promise<void> {
       child.kill(signal);
     });
   let server = await begin(snapshot);
+  await ended(server.child, "SIGKILL");
+  server = await begin();
   const load = async (at: string) => (await fetch(server.url + at)).text();
   const plain = await median(() => load("/api/alive"));
   const pages = ["/", "/verdicts", "/shelf", "/trips", "/bench", "/next", "/season", "/settings"];
@@ -434,15 +462,20 @@ async function weightOfServer(folder: string, snapshot: string): Promise<void> {
   const resident = Number(/VmRSS:\s+(\d+) kB/.exec(status)?.[1]) / 1024;
   console.log(`resident after ${PAGE_LOADS} page loads: ${resident.toFixed(0)} MB (aim 700)`);
   console.log(`verdicts: ${((await load("/verdicts")).length / 1024).toFixed(0)} KB of HTML (aim 600)`);
-  const answers: number[] = [];
-  for (let n = 0; n < 5; n += 1) {
-    await ended(server.child, "SIGKILL");
-    server = await begin();
-    answers.push(server.answered);
+  for (const [what, at] of [
+    ["first answer", "/api/shelf.csv"],
+    ["first page, with all of it judged,", "/shelf"],
+  ] as const) {
+    const answers: number[] = [];
+    for (let n = 0; n < 5; n += 1) {
+      await ended(server.child, "SIGKILL");
+      server = await begin(undefined, at);
+      answers.push(server.answered);
+    }
+    console.log(
+      `${what} after kill -9: ${(middle(answers) / 1000).toFixed(1)} s (aim 3), ${(middle(answers) / plain).toFixed(0)} × one plain answer of ${plain.toFixed(1)} ms`,
+    );
   }
-  console.log(
-    `first answer after kill -9: ${(middle(answers) / 1000).toFixed(1)} s (aim 3), ${(middle(answers) / plain).toFixed(0)} × one plain answer of ${plain.toFixed(1)} ms`,
-  );
   await ended(server.child, "SIGTERM");
 }
 const PAGE_LOADS = 200;
@@ -452,13 +485,14 @@ const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
 const parts = process.argv.slice(2);
 const wants = (part: string) => parts.length === 0 || parts.includes(part);
 try {
-  const snapshot =
-    wants("judgement") || wants("sheet") || wants("server") ? await speedOfJudgement(folder) : null;
+  const large = wants("judgement") || wants("sheet") || wants("server") ? await largeLog(folder) : null;
+  if (large && wants("judgement")) await speedOfJudgement(large.store);
+  await large?.store.close();
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
   if (wants("trip")) await speedOfTripPage(folder);
-  if (snapshot && wants("server")) await weightOfServer(folder, snapshot);
-  if (snapshot && wants("sheet")) await smoothness(folder, snapshot);
+  if (large && wants("server")) await weightOfServer(folder, large.snapshot);
+  if (large && wants("sheet")) await smoothness(folder, large.snapshot);
 } finally {
   await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
 }
