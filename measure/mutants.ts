@@ -4,16 +4,22 @@ import { parseArgs } from "node:util";
 import { seeded } from "../tests/seeded";
 
 /**
- * Breaks the judging core in small ways and counts how many of them the tests notice. The whole takes hours, so a seeded draw of
- * passages is taken: `--share`, 0 to 1, of the code, in passages of so many lines. A change that reaches past its passage
+ * Breaks the core in small ways, layer by layer (`--of`, the judging ones where it is left out), and counts how many of them the
+ * tests notice. The whole takes hours, so a seeded draw of passages is taken: `--share`, 0 to 1, of the code, in passages of so
+ * many lines. A change that reaches past its passage
  * (a long function left empty) is not among them.
  */
 const PASSAGE = 6;
 const { values } = parseArgs({
-  options: { share: { type: "string", default: "0.03" }, seed: { type: "string", default: "1" } },
+  options: {
+    share: { type: "string", default: "0.03" },
+    seed: { type: "string", default: "1" },
+    of: { type: "string", default: "belief,decide,ledger,reasons" },
+  },
 });
 const random = seeded(Number(values.seed));
-const passages = ["belief", "decide", "ledger", "reasons"]
+const passages = values.of
+  .split(",")
   .flatMap((layer) => readdirSync(`src/core/${layer}`).map((file) => `src/core/${layer}/${file}`))
   .filter((file) => /(?<!\.test|\.d)\.ts$/.test(file))
   .sort()

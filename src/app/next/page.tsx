@@ -23,6 +23,7 @@ import { countsAs } from "@/core/weighin/weigh-in";
 import { PageHead } from "@/ui/page-head";
 import { tripPath } from "@/ui/paths";
 import { readBook } from "../book";
+import { keptWith } from "../reading";
 import { BestList } from "./best-list";
 import { PlanBoard } from "./plan-board";
 import { PlanPath } from "./plan-path";
@@ -30,16 +31,27 @@ import { OnSomeLegsList } from "./some-legs";
 
 export const metadata: Metadata = { title: "Next trip" };
 
+/** All is judged anew for each trip that is planned: once, and kept with the reading. */
+const plansOf = keptWith(async ({ book }) => {
+  const plans = new Map<TripId | undefined, Plan>();
+  return (trip: Trip | null): Plan => {
+    const plan = plans.get(trip?.id) ?? planFor(book, trip);
+    plans.set(trip?.id, plan);
+    return plan;
+  };
+});
+
 /** What to take on the trip ahead: the one planned, or one as usual. */
 export default async function NextPage({ searchParams }: { searchParams: Promise<{ trip?: string }> }) {
-  const { log, book } = await readBook();
+  const reading = await readBook();
+  const { log, book } = reading;
   const { units } = book.settings;
   const planned = log.trips
     .filter(({ planned: isPlan, starts, ends }) => (isPlan || starts > book.today) && ends >= book.today)
     .toSorted((a, b) => (a.starts < b.starts ? -1 : 1));
   const asked = TripId.safeParse((await searchParams).trip).data;
   const trip = planned.find(({ id }) => id === asked) ?? planned[0] ?? null;
-  const plan = planFor(book, trip);
+  const plan = (await plansOf(reading))(trip);
   const some = trip ? onSomeLegs(plan, trip) : [];
   const stages = trip ? stagesOf(plan, trip, some) : [];
   const pack = plan.lines.find(({ item, column }) => item.kind === "pack" && column !== "leave")?.item;
