@@ -122,7 +122,9 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "wear to be seen": ({ condition, trouble, on: day }, told) => {
     const seen = trouble ? capital(sayTrouble(trouble)) : `Graded ${condition} of 5 on ${sayDay(day)}`;
     const graded = trouble && condition !== null ? `, graded ${condition} of 5` : "";
-    return `${seen}${graded}. That does not come back: ${covered(told) && told.one.item.warrantyCovers === "wear" ? "claim on the warranty, which covers wear" : "replace it"}.`;
+    const claims = covered(told) && told.one.item.warrantyCovers === "wear";
+    const advice = claims ? "claim on the warranty, which covers wear" : "replace it";
+    return `${seen}${graded}. That does not come back: ${advice}.`;
   },
   "reading at its limit": ({ rule, value, on: day }) =>
     `Its ${rule.what} was ${sayReading(rule, value)} on ${sayDay(day)}; ${sayReading(rule, rule.limit)} is where it is done. Replace it.`,
@@ -136,15 +138,30 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `It lets you down now and then${lastNote(told)}, and was graded ${condition} of 5. That can't be mended: replace it.`,
   "life used up": ({ worn, givesOut, unit }, { book, units, one }) =>
     `${sayWear(worn, unit, units)} on it, ${sayLeft(one.left, unit, units)}. ${chanceWords(givesOut)} to give out on ${book.next.name ?? "a usual trip"}. Replace it before then.`,
-  "too old": ({ from, limit }) =>
-    `In use since ${sayDay(from)}; one of these is good for about ${limit === 365 ? "a season" : sayLong(limit)}. Look at it closely; a new one costs little.`,
+  "too old": ({ from, limit }) => {
+    const long = limit === 365 ? "a season" : sayLong(limit);
+    return `In use since ${sayDay(from)}; one of these is good for about ${long}. Look at it closely; a new one costs little.`;
+  },
 
-  "gone and done": ({ departure, by }) =>
-    `${capital(sayDeparture(departure))}.${by ? ` ${capital(theThing(by))} took its place: done.` : " Nothing more is known of it."}`,
-  "buy again": ({ departure }, { one }) =>
-    `${capital(sayDeparture(departure))}, and nothing you own fills its place. ${departure.how === "lost" && one.marked.at(-1)?.mark.troubles.length === 0 ? "It was liked: buy the same again." : "Buy another, if you still want what it did."}`,
-  "gone unloved": ({ departure, because }) =>
-    `${capital(sayDeparture(departure))}. ${{ unused: "It was hardly wanted", disliked: "It was not liked", doubled: "Another does its job" }[because]}: nothing to buy.`,
+  "gone and done": ({ departure, by }) => {
+    const then = by ? `${capital(theThing(by))} took its place: done.` : "Nothing more is known of it.";
+    return `${capital(sayDeparture(departure))}. ${then}`;
+  },
+  "buy again": ({ departure }, told) => {
+    const liked = departure.how === "lost" && last(told)?.mark.troubles.length === 0;
+    const advice = liked
+      ? "It was liked: buy the same again."
+      : "Buy another, if you still want what it did.";
+    return `${capital(sayDeparture(departure))}, and nothing you own fills its place. ${advice}`;
+  },
+  "gone unloved": ({ departure, because }) => {
+    const why = {
+      unused: "It was hardly wanted",
+      disliked: "It was not liked",
+      doubled: "Another does its job",
+    }[because];
+    return `${capital(sayDeparture(departure))}. ${why}: nothing to buy.`;
+  },
   "gone for another": ({ departure, by }) =>
     `${capital(sayDeparture(departure))} after a complaint${quoted(departure.mark?.note)}${by ? `; ${theThing(by)} took its place` : ""}. Done.`,
   "gone when done with": ({ departure }) =>
@@ -161,8 +178,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${capital(sayTrouble(trouble))}.${mishap ? " A mishap: the thing itself is sound." : ""}${held}${claim}`;
   },
 
-  "comes back by service": ({ trouble, symptom, what }, told) =>
-    `${trouble ? capital(sayTrouble(trouble)) : `${capital(symptom ?? "not as it was")} ${on(told)}${lastNote(told)}`}. First ${what}; if that does not do it, replace it.`,
+  "comes back by service": ({ trouble, symptom, what }, told) => {
+    const seen = trouble ? sayTrouble(trouble) : `${symptom ?? "not as it was"} ${on(told)}${lastNote(told)}`;
+    return `${capital(seen)}. First ${what}; if that does not do it, replace it.`;
+  },
   "flat or empty": (_, told) =>
     `Flat or empty ${on(told)}, not broken${lastNote(told)}. Charge or fill it, and measure how long it holds.`,
   "worn but serviceable": ({ what }, told) =>
@@ -173,17 +192,24 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `${sayWear(since, unit, units)} ${day ? `since ${sayDay(day)}` : "since new"}; due at ${sayWear(every, unit, units)}: ${what}.`,
   "own service": ({ what, since, every, unit, last: day }, { units }) =>
     `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, and you want it done every ${sayServiceCount(every, unit, units)}.`,
-  "treatment spent": ({ what, days, washes, from }) =>
-    `${days !== null ? count(days, "day") : count(washes!, "wash", "washes")} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`,
+  "treatment spent": ({ what, days, washes, from }) => {
+    const since = days !== null ? count(days, "day") : count(washes!, "wash", "washes");
+    return `${since} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`;
+  },
   "after a patch": ({ what, on: day }) => `Mended on ${sayDay(day)} and not tried since: ${what}.`,
   "each season": ({ what, nights, last: day }) =>
     `${capital(count(nights, "night"))} out since ${day ? `it was last seen to on ${sayDay(day)}` : "its first trip"}: ${what}.`,
   "after store": ({ whats, days }) =>
     `${capital(sayLong(days))} in store. Before its first trip out: ${listWords(whats, "and")}.`,
-  "look it over": ({ worn, unit }, { units, one }) =>
-    `${sayWear(worn, unit, units)} on it, and by the trade's rule of thumb ${sayLeft(one.left, unit, units)}. Yours may last longer: grade it 0 to 5${one.kind.readings[0] && one.kind.readings[0].what !== "condition" ? `, or measure its ${one.kind.readings[0].what}` : ""}.`,
-  "frost nobody noted": ({ outing, how }, told) =>
-    `A light frost on ${outing?.trip.name}${how === "unknown" ? ", and nobody knows whether it was kept warm" : ", and nobody noted whether it was kept warm"}${how === "unknown" ? lastNote(told) : ""}. Say so if it was; if not, try its flow, and replace it if in doubt.`,
+  "look it over": ({ worn, unit }, { units, one }) => {
+    const [reading] = one.kind.readings;
+    const measure = reading && reading.what !== "condition" ? `, or measure its ${reading.what}` : "";
+    return `${sayWear(worn, unit, units)} on it, and by the trade's rule of thumb ${sayLeft(one.left, unit, units)}. Yours may last longer: grade it 0 to 5${measure}.`;
+  },
+  "frost nobody noted": ({ outing, how }, told) => {
+    const [verb, note] = how === "unknown" ? ["knows", lastNote(told)] : ["noted", ""];
+    return `A light frost on ${outing?.trip.name}, and nobody ${verb} whether it was kept warm${note}. Say so if it was; if not, try its flow, and replace it if in doubt.`;
+  },
   "unknown contents": () =>
     "It came to you filled by somebody else. Go through it, read the dates, restock it: then it counts as cover.",
   "on loan": ({ on: day }) =>
@@ -196,8 +222,11 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${seen} when you looked on ${sayDay(day)}${quoted(entry?.note)}. ${what ? capital(what) : "See to it"} before you trust it.`;
   },
 
-  "mended, not tried": ({ on: day, needs }, { one }) =>
-    `Mended or serviced on ${sayDay(day)}${one.item.altered?.on === day ? ` (${one.item.altered.what})` : ""}, and ${needs.length ? `no ${sayTriggers(needs)} since` : "not used since"}. Try it near home first.`,
+  "mended, not tried": ({ on: day, needs }, { one }) => {
+    const how = one.item.altered?.on === day ? ` (${one.item.altered.what})` : "";
+    const since = needs.length ? `no ${sayTriggers(needs)} since` : "not used since";
+    return `Mended or serviced on ${sayDay(day)}${how}, and ${since}. Try it near home first.`;
+  },
   "new, not tried": ({ needs, used }) =>
     `New, and ${used ? `no ${sayTriggers(needs)} yet` : "not used yet"}. ${used ? "Kept; wet it" : "Try it"} near home before you rely on it.`,
   "unknown past, not tried": ({ needs, used }) =>
@@ -205,17 +234,23 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
 
   "too much, and only one": (facts, told) =>
     `You said that it was too much, ${saidSo(facts, told)}, and it stayed unused. ${advise("leave it", told)}`,
-  "another did the job": (facts, told) =>
-    `${facts.by ? capital(theThing(facts.by)) : "Another thing"} did its job, you said${facts.times === 1 ? "" : ` ${saidSo(facts, told)}`}${facts.times === 1 ? `, ${on(told)}` : ""}. ${advise("leave it", told)}`,
+  "another did the job": (facts, told) => {
+    const said = facts.times === 1 ? `, ${on(told)}` : ` ${saidSo(facts, told)}`;
+    return `${facts.by ? capital(theThing(facts.by)) : "Another thing"} did its job, you said${said}. ${advise("leave it", told)}`;
+  },
   disliked: (facts, told) =>
     `Left unused because it was ${facts.why}, ${saidSo(facts, told)}${facts.times === 1 ? lastNote(told) : ""}. ${advise("leave it", told)}`,
-  "could have stayed": (facts, told) =>
-    `You named it as one that could have stayed${facts.times === 1 ? `, ${on(told)}` : ` ${saidSo(facts, told)}`}; ${usedOn(facts.used, facts.trips, told)}. ${advise("leave it", told)}`,
+  "could have stayed": (facts, told) => {
+    const said = facts.times === 1 ? `, ${on(told)}` : ` ${saidSo(facts, told)}`;
+    return `You named it as one that could have stayed${said}; ${usedOn(facts.used, facts.trips, told)}. ${advise("leave it", told)}`;
+  },
   "sent home unused": (_, told) =>
     `Sent home on the way and hardly wanted, ${on(told)}. ${advise("leave it", told)}`,
   "seldom wanted": ({ chances, uses }, { one, units }) => {
-    const dead = one.totals.deadGramMetres;
-    return `${uses === 0 ? "Never used" : `Used on ${count(uses, "trip")}`} in ${inWords(Math.round(chances + one.use.taken))} chances${dead > 0 ? `, ${sayDeadWeight(dead, units)} carried for nothing` : ""}. Leave it.`;
+    const used = uses === 0 ? "Never used" : `Used on ${count(uses, "trip")}`;
+    const { deadGramMetres } = one.totals;
+    const dead = deadGramMetres > 0 ? `, ${sayDeadWeight(deadGramMetres, units)} carried for nothing` : "";
+    return `${used} in ${inWords(Math.round(chances + one.use.taken))} chances${dead}. Leave it.`;
   },
   "seldom over weeks": ({ days, out }, told) =>
     `Wanted on ${inWords(days)} of ${out} days, and dead weight for the rest. ${advise("leave it", told)}`,
@@ -259,8 +294,17 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
       : `look for ${betterThan(complaints) ?? "another"}`;
     return `${first} ${advise(instead, told)}`;
   },
-  "wrong for its nights": ({ felt, nights, of, low, comfort }, told) =>
-    `Too ${felt} on ${inWords(nights)} of ${inWords(of)} nights noted${low === null ? "" : `, at ${sayTemperature(low, told.units)} and ${felt === "cold" ? "below" : "above"}`}${comfort ? `; by your nights it is right down to about ${sayTemperature(comfort.median, told.units)}` : ""}. ${advise(felt === "cold" ? "something warmer for nights like those, this for milder ones" : "a lighter one for nights like those", told)}`,
+  "wrong for its nights": ({ felt, nights, of, low, comfort }, told) => {
+    const [beyond, advice] =
+      felt === "cold"
+        ? ["below", "something warmer for nights like those, this for milder ones"]
+        : ["above", "a lighter one for nights like those"];
+    const at = low === null ? "" : `, at ${sayTemperature(low, told.units)} and ${beyond}`;
+    const right = comfort
+      ? `; by your nights it is right down to about ${sayTemperature(comfort.median, told.units)}`
+      : "";
+    return `Too ${felt} on ${inWords(nights)} of ${inWords(of)} nights noted${at}${right}. ${advise(advice, told)}`;
+  },
   "lighter one owned": ({ other, grams }, { units }) =>
     `${capital(theThing(other))}, which you own and have used, does the same for ${sayMass(grams, units)} less. Take that one, if it is enough for the conditions.`,
 
@@ -275,16 +319,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "needed when wanted": ({ used, trips }, { one }) =>
     `${usedPhrase(used, trips)}, but ${sayCost[one.item.consequence]} to lack when it is wanted. It stays.`,
 
-  "earns its place": ({ used, trips, days, out, called, worth }, told) => {
-    const phrase =
-      days !== null && out >= 14
-        ? `Used on ${days} of ${out} days`
-        : out >= 14 && trips === 1
-          ? `Used through ${sayLong(out)}`
-          : called < trips && called >= used
-            ? `Used on ${called === 1 ? "the one trip" : used === called ? `all ${count(called, "trip")}` : `${inWords(used)} of the ${count(called, "trip")}`} that called for it`
-            : usedPhrase(used, trips);
-    return `${phrase}${worth !== null && worth >= 1 ? `, worth ${timesOver(worth)} its weight` : ""}${lean(told)}. Keep it.`;
+  "earns its place": (facts, told) => {
+    const { worth } = facts;
+    const weight = worth !== null && worth >= 1 ? `, worth ${timesOver(worth)} its weight` : "";
+    return `${earnedIt(facts)}${weight}${lean(told)}. Keep it.`;
   },
   "made the trip": (_, told) => `Named as one of those that made the trip, ${on(told)}. Keep it.`,
   "no call yet": ({ trips }) =>
@@ -298,13 +336,27 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "weather, not the thing": (_, told) =>
     `The weather made it so${lastNote(told)}, and it works again. Keep it, and keep it warm and dry.`,
   "lives with it": ({ trouble }) => `${capital(sayTrouble(trouble))}, and it still does its job. Watch it.`,
-  "said once among many": ({ complaints, times: n, of }) =>
-    `Used on ${count(of, "trip")}, and ${complaints.length ? `${complaintWords(complaints)} ` : "complained of "}${times(n)}. Keep it; said again, it is one to swap.`,
+  "said once among many": ({ complaints, times: n, of }) => {
+    const what = complaints.length ? complaintWords(complaints) : "complained of";
+    return `Used on ${count(of, "trip")}, and ${what} ${times(n)}. Keep it; said again, it is one to swap.`;
+  },
   "no marks yet": () => "No marks yet. Take it, and see.",
   "at home": () => "On your shelf, and never taken along yet. At home.",
   "your ruling": ({ reason }) =>
     `Your ruling: it stays${reason ? `, because ${reason.replace(/\.$/, "")}` : ""}.`,
 };
+
+/** From so many days out, how many of them it was used on tells more than how many trips. */
+const LONG_WALK_DAYS = 14;
+
+function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its place"]): string {
+  if (out >= LONG_WALK_DAYS && days !== null) return `Used on ${days} of ${out} days`;
+  if (out >= LONG_WALK_DAYS && trips === 1) return `Used through ${sayLong(out)}`;
+  if (called >= trips || called < used) return usedPhrase(used, trips);
+  if (called === 1) return "Used on the one trip that called for it";
+  const of = used === called ? "all" : `${inWords(used)} of the`;
+  return `Used on ${of} ${count(called, "trip")} that called for it`;
+}
 
 const usedPhrase = (used: number, trips: number) => {
   if (used === 0) return `Not used on ${count(trips, "trip")}`;
@@ -315,12 +367,8 @@ const usedPhrase = (used: number, trips: number) => {
 
 function usedOn(used: number, trips: number, told: Told): string {
   const use = last(told)?.mark.use;
-  if (trips === 1)
-    return use === "hardly"
-      ? "it was hardly used"
-      : use === "used"
-        ? "though it was used"
-        : "it was not used";
+  if (trips === 1 && use === "hardly") return "it was hardly used";
+  if (trips === 1) return use === "used" ? "though it was used" : "it was not used";
   return used === 0
     ? `never used in ${count(trips, "trip")}`
     : `used on ${inWords(used)} of ${count(trips, "trip")}`;
@@ -341,14 +389,11 @@ const comfortWords = (told: Told) => {
   return lows.length ? ` (right at ${sayTemperature(Math.min(...lows), told.units)})` : "";
 };
 
-const timesOver = (worth: number) =>
-  worth < 1.5
-    ? "just"
-    : worth < 2.5
-      ? "twice"
-      : worth < 9.5
-        ? `${inWords(Math.round(worth))} times`
-        : "many times";
+function timesOver(worth: number): string {
+  if (worth < 1.5) return "just";
+  if (worth < 2.5) return "twice";
+  return worth < 9.5 ? `${inWords(Math.round(worth))} times` : "many times";
+}
 
 /** A chance in words: "about one in five". */
 function chanceWords(chance: number): string {
