@@ -102,6 +102,14 @@ test("on a PostgreSQL server: two start at once, the whole line, kill -9 of the 
   await wait(1500);
   await Promise.all(marking.map(({ stop }) => stop()));
   for (const each of marking) await expectKept(one.url, each);
+  // Each keeps what it has read and judged, and hears of what the other changed.
+  const [byOne, byTwo] = marking.map(({ acknowledged }) => [...acknowledged][0]!) as [
+    [string, string],
+    [string, string],
+  ];
+  const page = async ({ url }: { url: string }, item: string) => (await fetch(`${url}/item/${item}`)).text();
+  expect(await page(two, byOne[0])).toContain(byOne[1]);
+  expect(await page(one, byTwo[0])).toContain(byTwo[1]);
 
   // The app killed in mid-stream; the other goes on, and what was acknowledged is there.
   const cut = stream(one.url, items.slice(0, 8), "cut");
