@@ -68,7 +68,11 @@ test("what a note sounds like is asked, never taken; a mended pad, whether it he
     marks: [{ troubles: ["damaged"], condition: 3 }, {}],
     entries: [{ on: "2025-01-20", what: "repair" }],
   });
-  expect(pad.map((question) => question.asked)).toContain("firm");
+  // Held till morning: a grade, and no more to be said. Soft by morning: the fault, named.
+  expect(pad.find((question) => question.asked === "firm")!.answers).toMatchObject([
+    { word: "firm", likely: 0.75, mark: { condition: 4, troubles: [] } },
+    { word: "soft", likely: 0.25, mark: { troubles: ["damaged"], symptoms: ["leaks air"] } },
+  ]);
   const chair = asked({ item: { kind: "chair", weight: "900 g" }, marks: [{ use: "unused" }] });
   expect(chair.map((question) => question.asked)).toEqual(["why unused"]);
   expect(

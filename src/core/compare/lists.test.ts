@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
+import type { ItemId } from "../model";
 import { compareLists, listOf, totalOf, weightOn } from "./lists";
 
 const book = openBook(
@@ -74,6 +75,20 @@ test("the other way round everything is the other way round", () => {
   expect(back.grams).toBe(-there.grams);
   expect(back.out).toEqual(there.into);
   expect(back.swapped.map(({ grams }) => grams)).toEqual([40]);
+});
+
+test("what nobody weighed is on the list without a weight, shared or not; what is no longer on the shelf is not on it", () => {
+  const carry = (item: string, shared: object | null = null) => ({ item, legs: null, shared, mark: null });
+  const mug = { ...book.items[0]!, id: "unweighed" as ItemId, weights: [] };
+  const listed = listOf(
+    {
+      ends: "2026-05-03",
+      carries: [carry("unweighed"), carry("unweighed", { with: "Ida", part: 0.5 }), carry("gone")] as never,
+    },
+    (id) => (id === mug.id ? mug : undefined),
+  );
+  expect(listed.map(({ grams }) => grams)).toEqual([null, null]);
+  expect(totalOf(listed)).toBe(0);
 });
 
 test("a weight holds from its day on", () => {

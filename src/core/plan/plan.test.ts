@@ -179,6 +179,23 @@ describe("a plan worked by hand", () => {
     );
   });
 
+  test("canisters whose weights tell go as they are needed; of those that nobody weighed, all in use go", () => {
+    // The one in use holds 110 g, which may not do for three nights; 450 g does for any three.
+    const can = (id: string, more: object) => ({ id, name: id, kind: "fuel", ...more });
+    const plan = planOf({
+      items: [
+        can("large", { weight: "600 g", ratings: { empty: "150 g" } }),
+        can("unknown", {}),
+        can("bare", { weight: "150 g" }),
+        can("retired", { state: "retired" }),
+      ],
+      plan: {},
+    });
+    const { gas, large, unknown, bare, retired } = columns(plan);
+    expect({ gas, large }).toEqual({ gas: "leave", large: "take" });
+    expect({ unknown, bare, retired }).toEqual({ unknown: "take", bare: "take", retired: undefined });
+  });
+
   test("the owner's word moves a thing, whatever the list says; what is to be done about it stays", () => {
     const moved = planOf({
       filter: { frost: "froze" },
@@ -238,6 +255,22 @@ describe("a plan of several legs, by hand", () => {
     expect(sayOnSomeLegs(some[0]!, plan.book.settings.units).replaceAll(/[\u00a0\u202f]/g, " ")).toBe(
       "Spikes: wanted on leg 2 only. Posted ahead and sent home after, 350 g is off your back for 80 km.",
     );
+  });
+
+  test("for the first leg it is only sent home, for the last only posted ahead; for two parts of the way it stays", () => {
+    const icy = { "snow or ice": "strong" } as const;
+    const onLegs = (...legs: number[]) =>
+      legged({
+        legs: [0, 1, 2].map((n) => ({
+          distance: "33 km",
+          conditions: legs.includes(n) ? icy : { "snow or ice": "none" },
+        })),
+      }).some;
+    expect(onLegs(0)).toMatchObject([{ legs: [0], postedAhead: false, sentHome: true, without: 66_000 }]);
+    expect(onLegs(2)).toMatchObject([{ legs: [2], postedAhead: true, sentHome: false }]);
+    expect(onLegs(1, 2)).toMatchObject([{ legs: [1, 2], postedAhead: true, sentHome: false }]);
+    expect(onLegs(0, 2)).toEqual([]);
+    expect(onLegs(0, 1, 2)).toEqual([]);
   });
 
   test("what every leg calls for, is dangerous to lack, or saves too little stays in the pack", () => {
