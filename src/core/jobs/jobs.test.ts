@@ -4,6 +4,7 @@ import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
 import { additions } from "../reasons/add";
 import { judgeAll } from "../reasons/judge";
+import { isRoutine } from "../reasons/service";
 import { pursesOf } from "../compare/money";
 import { says } from "../say/says";
 import { stepsFor, timedReading } from "../trade/steps";
@@ -84,6 +85,36 @@ describe("the bench", () => {
   test("everything that wants seam sealer", () => {
     const [material, jobs] = byMaterial(benchIn().bench.jobs).find(([name]) => name === "seam sealer")!;
     expect([material, jobs.map(({ item }) => item.id)]).toEqual(["seam sealer", ["tent"]]);
+  });
+
+  test("by what they want: what most jobs want first, those that want nothing last; every job is in some row", () => {
+    const job = (id: string, ...materials: string[]) =>
+      ({ item: { id }, steps: { materials, steps: [] } }) as unknown as Parameters<
+        typeof byMaterial
+      >[0][number];
+    const rows = byMaterial([
+      job("a", "glue"),
+      job("b"),
+      job("c", "tape", "glue"),
+      job("d", "patch", "tape", "glue"),
+    ]);
+    expect(rows.map(([material, jobs]) => [material, jobs.map(({ item }) => item.id).join("")])).toEqual([
+      ["glue", "acd"],
+      ["tape", "cd"],
+      ["patch", "d"],
+      ["nothing", "b"],
+    ]);
+    expect(byMaterial([job("a", "glue")]).map(([material]) => material)).toEqual(["glue"]);
+  });
+
+  test("the most urgent comes first, and a yearly look after what is broken", () => {
+    const { bench } = benchIn();
+    const urgencies = ["now", "before next trip", "when convenient", "watch"];
+    const places = bench.jobs.map(
+      ({ verdict }) => urgencies.indexOf(verdict.urgency) + (isRoutine(verdict) ? 2 : 0),
+    );
+    expect(places.length).toBeGreaterThan(3);
+    expect(places).toEqual(places.toSorted((a, b) => a - b));
   });
 
   test("agreed to, it stays until it is done, and comes first; overruled, it is no job", () => {

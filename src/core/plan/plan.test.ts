@@ -221,6 +221,48 @@ describe("a plan worked by hand", () => {
   });
 });
 
+test("why a thing stands where it does, in a few words, whatever the reason", () => {
+  const plan = planOf({ plan: {} });
+  const line = lineOf(plan, "chair");
+  const other = lineOf(plan, "kit").item;
+  const said = (why: (typeof line)["why"], chance = 0.5, pieces = 1) =>
+    sayWhy({ ...line, item: { ...line.item, pieces }, why, chance });
+  expect(said({ is: "at home" })).toBe("Enough without it.");
+  expect(said({ is: "wanted" })).toBe("Left at home last time, and missed.");
+  expect(said({ is: "essential" })).toBe("Goes whatever is expected.");
+  expect(said({ is: "not called", triggers: ["bugs", "snow or ice", "rain"] })).toBe(
+    "No bugs or snow and ice expected.",
+  );
+  expect(said({ is: "called", triggers: ["bugs", "rain"] }, 0.95)).toBe(
+    "For bugs and rain; used on nearly every such trip.",
+  );
+  expect(said({ is: "for other nights", other })).toBe("First-aid kit is the one for these nights.");
+  expect(said({ is: "another goes", other }, 0.5, 2)).toBe("First-aid kit go in its place.");
+  expect(said({ is: "leans on it", other })).toBe("First-aid kit can’t do without it.");
+  // How often, in words: from next to never to nearly always; what is used on most trips needs none.
+  expect([0.02, 0.05, 0.2, 0.42, 0.6, 0.74].map((chance) => said({ is: "earns its place" }, chance))).toEqual(
+    [
+      "Used on next to no such trip.",
+      "Used on one such trip in 20.",
+      "Used on one such trip in 5.",
+      "Used on every other such trip.",
+      "Used on 6 such trips in ten.",
+      "Used on 7 such trips in ten.",
+    ],
+  );
+  expect(said({ is: "earns its place" }, 0.75)).toBe("");
+});
+
+test("what is likely carried for nothing: grams by metres, by the chance that each is not used", () => {
+  const plan = planOf({ plan: {} });
+  const along = plan.lines.filter(({ column }) => column === "take" || column === "not ready");
+  const dead = along
+    .filter(({ item }) => !item.cover)
+    .reduce((sum, { item, chance }) => sum + (item.weight?.g ?? 0) * (1 - chance) * 60_000, 0);
+  expect(along.length).toBeGreaterThan(5);
+  expect(plan.deadGramMetres).toBeCloseTo(dead, 3);
+});
+
 test("an empty shelf has an empty plan", () => {
   const plan = planFor(openBook(logOf({ items: [] }), TODAY), null);
   expect(plan).toMatchObject({ lines: [], gaps: [], short: [], saved: 0, lastLoad: null });
@@ -302,6 +344,9 @@ describe("a plan of several legs, by hand", () => {
     expect(shore!.onBack).toBeCloseTo(back - 350 + 4 * food, 6);
     expect(plateau!.onBack).toBeCloseTo(back - (gas * 3 * 1.6) / 4 + 2.4 * food, 6);
     expect(down!.onBack).toBeCloseTo(back - 350 - (gas * 3 * 2.4) / 4 + 1.6 * food, 6);
+    expect(stages.map(({ name }) => name)).toEqual(["Shore", "Plateau", expect.stringMatching(/./)]);
+    // Three nights, by distance: 1.2, 0.6 and 1.2.
+    [1.2, 0.6, 1.2].forEach((nights, n) => expect(stages[n]!.nights).toBeCloseTo(nights, 9));
     expect(stages.map(({ from, to }) => [from, to])).toEqual([
       [0, 40_000],
       [40_000, 60_000],

@@ -134,6 +134,32 @@ describe("several tracks as one walk", () => {
   });
 });
 
+test("thinned, a bend of seven metres is kept and one of three is not, east or north, far from the equator too", () => {
+  // 1° of latitude is 111.2 km on a sphere of 6371 km; of longitude at 60° half of that.
+  const [NORTH, EAST] = [1 / 111_195, 1 / 55_597];
+  const straight = (bend: (n: number) => number, along: "north" | "east") =>
+    Array.from({ length: 3000 }, (_, n) => ({
+      lat: 60 + (along === "north" ? n * 10 : bend(n)) * NORTH,
+      lon: 20 + (along === "east" ? n * 10 : bend(n)) * EAST,
+      ele: null,
+      time: null,
+    }));
+  for (const along of ["north", "east"] as const) {
+    const bends = (metres: number) =>
+      thinned(
+        joined(
+          track(
+            "x.gpx",
+            straight((n) => (n % 300 === 150 ? metres : 0), along),
+          ),
+        ),
+      ).points.length;
+    // Its ends and the ten bends, with the points beside them.
+    expect(bends(7)).toBeGreaterThanOrEqual(12);
+    expect(bends(3)).toBe(2);
+  }
+});
+
 test("thinned, a long track keeps its length, its ends and its line; its kept points are few and in order", () =>
   fc.assert(
     fc.property(fc.integer({ min: 2, max: 6000 }), fc.integer({ min: 1, max: 50 }), (many, waves) => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { saySuspect } from "../say/weigh-in";
-import { fullLoad, packWeight, weighIn } from "./weigh-in";
+import { countsAs, fullLoad, packWeight, weighIn } from "./weigh-in";
 
 /** A trip of two legs, 60 and 40 km, worked by hand: 5000 g of food and 2 L of water go out. */
 const weighed = (more: { scale?: object; items?: object[]; marks?: object[]; supplies?: object[] } = {}) => {
@@ -86,6 +86,49 @@ describe("a list's weight, worked by hand", () => {
     expect(byJob.reduce((sum, [, grams]) => sum + grams, 0)).toBe(
       byPlace.reduce((sum, [, grams]) => sum + grams, 0),
     );
+  });
+});
+
+test("named apart: what was never weighed, what counts at its maker's weight; what is no longer on the shelf is no part of it", () => {
+  const { unweighed, claimed, packed } = weighed({
+    items: [
+      { id: "hat", name: "Hat", kind: "warm hat" },
+      { id: "pad", name: "Pad", kind: "inflatable pad", weights: [{ weight: "400 g", how: "claimed" }] },
+      {
+        id: "pot",
+        name: "Pot",
+        kind: "pot",
+        weights: [
+          { weight: "110 g", how: "claimed" },
+          { weight: "123 g", how: "measured", on: "2026-01-01" },
+        ],
+      },
+    ],
+    marks: [{ item: "hat" }, { item: "pad" }, { item: "pot" }],
+  });
+  expect(unweighed.map(({ id }) => id)).toEqual(["hat"]);
+  // Weighed since, the pot counts at what the scale said.
+  expect(claimed.map(({ id }) => id)).toEqual(["pad"]);
+  expect(packed.find(({ item }) => item.id === "pot")!.grams).toBe(123);
+});
+
+test("what is worn or in the hand is no base weight, the pack itself is", () => {
+  const { packed } = weighed({
+    items: [
+      { id: "poles", name: "Poles", kind: "trekking poles", weight: "400 g" },
+      { id: "belt", name: "Belt pack", kind: "pack", weight: "90 g", stow: "worn" },
+    ],
+    marks: [{ item: "poles" }, { item: "belt" }],
+  });
+  const countedAs = Object.fromEntries(packed.map(({ item }) => [item.id, countsAs(item)]));
+  expect(countedAs).toMatchObject({
+    poles: "worn",
+    shoes: "worn",
+    pack: "base",
+    belt: "base",
+    camera: "hobby",
+    gas: "consumable",
+    tent: "base",
   });
 });
 
