@@ -55,15 +55,20 @@ export interface Case {
 
 /** Who went along on one outing to do a job, and who of them was used. */
 interface Doing {
+  /** Those still here; what was used first, then the lightest. */
   readonly along: readonly FullItem[];
-  readonly used: readonly FullItem[];
+  readonly used: ReadonlySet<FullItem>;
 }
+
+/** How each item left; null while it is here. */
+type Departures = ReadonlyMap<ItemId, Departure | null>;
 
 /** What a case leans on beyond its own item, worked out once for the whole book. */
 export interface Survey {
   readonly book: Book;
   readonly totals: ReadonlyMap<ItemId, Totals>;
   readonly marks: ReadonlyMap<ItemId, readonly Marked[]>;
+  readonly departures: Departures;
   readonly beliefs: Beliefs;
   readonly byKind: ReadonlyMap<string, readonly FullItem[]>;
   readonly byJob: ReadonlyMap<Job, readonly FullItem[]>;
@@ -87,6 +92,7 @@ const CHANCE_RIVAL_FAILS = 0.1;
 export function survey(book: Book): Survey {
   const totals = ledger(book);
   const marks = new Map(book.items.map((item) => [item.id, marked(book.carriedOf(item.id))]));
+  const departures = new Map(book.items.map((item) => [item.id, departureOf(item, marks.get(item.id)!)]));
   const byJob = new Map(
     [
       ...groupBy(
@@ -100,6 +106,7 @@ export function survey(book: Book): Survey {
     book,
     totals,
     marks,
+    departures,
     beliefs,
     byKind: groupBy(book.items, (item) => item.kind),
     byJob,
@@ -107,7 +114,7 @@ export function survey(book: Book): Survey {
       book.items.filter((item) => item.slot !== null),
       (item) => item.slot!,
     ),
-    doing: new Map([...byJob].map(([job, items]) => [job, doingOf(items, marks)])),
+    doing: new Map([...byJob].map(([job, items]) => [job, doingOf(items, marks, departures)])),
     pools: new Map([...byJob].map(([job, items]) => [job, poolOf(items, totals)])),
     wearCosts: wearCostsOf(book.items, beliefs),
     neededBy: new Map(
@@ -123,16 +130,20 @@ export function survey(book: Book): Survey {
 
 function doingOf(
   items: readonly FullItem[],
-  marks: ReadonlyMap<ItemId, readonly Marked[]>,
+  marks: Survey["marks"],
+  departures: Departures,
 ): (Doing | undefined)[] {
-  const done: ({ along: FullItem[]; used: FullItem[] } | undefined)[] = [];
+  const done: ({ along: FullItem[]; used: Set<FullItem> } | undefined)[] = [];
   for (const item of items) {
     for (const { outing, mark } of marks.get(item.id) ?? []) {
-      const here = (done[outing.n] ??= { along: [], used: [] });
-      here.along.push(item);
-      if (mark.use === "used") here.used.push(item);
+      const here = (done[outing.n] ??= { along: [], used: new Set() });
+      if (departures.get(item.id) === null) here.along.push(item);
+      if (mark.use === "used") here.used.add(item);
     }
   }
+  const grams = ({ weight }: FullItem) => weight?.g ?? Infinity;
+  for (const here of done)
+    here?.along.sort((a, b) => Number(here.used.has(b)) - Number(here.used.has(a)) || grams(a) - grams(b));
   return done;
 }
 
@@ -171,6 +182,7 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   const again = item.rules.life || item.rules.inTurn ? before.byKind.get(item.kind)! : [item];
   const totals = new Map([...before.totals, ...ledger(book, again)]);
   const marks = new Map([...before.marks, [changed, marked(book.carriedOf(changed))]]);
+  const departures = new Map([...before.departures, [changed, departureOf(item, marks.get(changed)!)]]);
   const beliefs = new Map([...before.beliefs, ...beliefsOf(book, totals, again)]);
   const anew = <V>(old: ReadonlyMap<Job, V>, make: (items: readonly FullItem[]) => V) =>
     new Map([...old, ...item.jobs.map((job) => [job, make(before.byJob.get(job)!)] as const)]);
@@ -179,8 +191,9 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
     book,
     totals,
     marks,
+    departures,
     beliefs,
-    doing: anew(before.doing, (items) => doingOf(items, marks)),
+    doing: anew(before.doing, (items) => doingOf(items, marks, departures)),
     pools: anew(before.pools, (items) => poolOf(items, totals)),
     wearCosts: new Map([...before.wearCosts, ...wearCostsOf(again, beliefs)]),
   };
@@ -208,7 +221,7 @@ export function openCase(item: FullItem, surveyed: Survey): Case {
   const use = evidenceOfUse(own, item, book.missedOf(item.id), like && poolFor(like, ownPool(totals)));
   const tellings: Tellings = tellingsOf(item, own);
   const readings = readingsOf(item, totals, book);
-  const departure = departureOf(item, own);
+  const departure = surveyed.departures.get(item.id)!;
   const tripChance = chanceOnTrip(use);
   return {
     item,
@@ -256,7 +269,7 @@ function isStoodInFor(own: readonly Marked[], item: FullItem, { doing }: Survey)
   const [job] = item.jobs;
   const done = job && job !== "other" ? doing.get(job) : undefined;
   if (!done || own.length === 0) return false;
-  const instead = own.filter(({ outing, mark }) => mark.use === "unused" && done[outing.n]!.used.length > 0);
+  const instead = own.filter(({ outing, mark }) => mark.use === "unused" && done[outing.n]!.used.size > 0);
   return instead.length > own.length / 2;
 }
 
@@ -265,35 +278,35 @@ export const lastOuting = ({ marked: own }: Pick<Case, "marked">): Outing | null
   own.at(-1)?.outing ?? null;
 
 /** Others that went along on an outing to do a job of it, still here; the lightest of those that were used first. */
-export function othersDoing({ item, survey: { doing, marks } }: Case, job: Job, outing: Outing): FullItem[] {
-  const here = doing.get(job)?.[outing.n];
-  if (!here || job === "other") return [];
-  const grams = (other: FullItem) => other.weight?.g ?? Infinity;
-  return here.along
-    .filter((other) => other.id !== item.id && departureOf(other, marks.get(other.id)!) === null)
-    .sort((a, b) => Number(here.used.includes(b)) - Number(here.used.includes(a)) || grams(a) - grams(b));
+export function othersDoing({ item, survey: { doing } }: Case, job: Job, outing: Outing): FullItem[] {
+  const along = job === "other" ? undefined : doing.get(job)?.[outing.n]?.along;
+  return along?.filter(({ id }) => id !== item.id) ?? [];
 }
+
+/** Is a thing still here: not lost, given away, worn out or retired? */
+export const isHere = ({ departures }: Survey, { id }: Pick<FullItem, "id">): boolean =>
+  departures.get(id) === null;
 
 /** Another that was used on an outing in the place of this one: of its own kind, or where one thing at a time does the job; the lightest. */
 export function usedInstead(one: Case, outing: Outing): FullItem | null {
   const [job] = one.item.jobs;
   if (!job) return null;
   const used = one.survey.doing.get(job)?.[outing.n]?.used;
-  const others = othersDoing(one, job, outing).filter((other) => used?.includes(other));
+  const others = othersDoing(one, job, outing).filter((other) => used?.has(other));
   const alike = others.find(({ kind }) => kind === one.item.kind);
   return alike ?? (SINGLE_JOBS.has(job) || ESSENTIAL_JOBS.has(job) ? (others[0] ?? null) : null);
 }
 
 /** What fills its slot, or does as its kind, since: come to the shelf or carried later, and still here. */
-export function successorOf({ item, marked: own, survey: { bySlot, byKind, marks } }: Case): FullItem | null {
+export function successorOf({ item, marked: own, survey }: Case): FullItem | null {
+  const { bySlot, byKind, marks } = survey;
   const last = own.at(-1);
   const fills = item.slot ? bySlot.get(item.slot)! : (byKind.get(item.kind) ?? []);
   const lastLeg = (one: Marked) =>
     one.outing.trip.legs.findLastIndex(({ id }) => one.carry.legs?.includes(id) ?? true);
   return (
     fills.find((other) => {
-      if (other.id === item.id || item.kind === "other" || departureOf(other, marks.get(other.id)!))
-        return false;
+      if (other.id === item.id || item.kind === "other" || !isHere(survey, other)) return false;
       const its = marks.get(other.id)!.at(-1);
       if (!its) return last !== undefined && (other.acquired ?? "") >= last.outing.trip.starts;
       if (!last) return true;

@@ -1,9 +1,8 @@
-import { departureOf } from "../ledger/history";
 import type { Job } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { DOUBLED_JOBS, ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
 import { backupsFor } from "../trade/schools";
-import { lastOuting, othersDoing, type Case } from "./case";
+import { isHere, lastOuting, othersDoing, type Case, type Survey } from "./case";
 
 /** What no sum of costs overrules: the essential systems, cover, and how many of a critical job are enough. */
 
@@ -22,8 +21,8 @@ export const isSpared = ({ item, kind }: Pick<Case, "item" | "kind">) =>
 
 /** Something in use can't do without it: the poles that hold up a shelter, the bottle that carries the filter. */
 const isLeanedOn = (one: Case) => leaningOn(one).length > 0;
-export const leaningOn = ({ item, survey: { neededBy, marks } }: Case): readonly FullItem[] =>
-  (neededBy.get(item.id) ?? []).filter((other) => departureOf(other, marks.get(other.id)!) === null);
+export const leaningOn = ({ item, survey }: Case): readonly FullItem[] =>
+  (survey.neededBy.get(item.id) ?? []).filter((other) => isHere(survey, other));
 
 /** Much lighter than what did its job, by this much: of two, it is not the one to leave. Common practice, no source. */
 const MUCH_LIGHTER = 0.5;
@@ -43,7 +42,7 @@ export function mayStayHome(one: Case): boolean {
 
 function isDoneWithout(one: Case, job: Job, others: readonly FullItem[]): boolean {
   const { item, school, survey } = one;
-  const trusted = others.filter((other) => !isFailing(other, survey.marks));
+  const trusted = others.filter((other) => !isFailing(other, survey));
   const first = trusted.find((other) => !other.cover) ?? null;
   if (!first || !DOUBLED_JOBS.has(job)) return false;
   if (item.cover && !JOB_RULES[job]?.coverMayGo) return false;
@@ -55,10 +54,8 @@ function isDoneWithout(one: Case, job: Job, others: readonly FullItem[]): boolea
 }
 
 /** Failed the last time it went along. */
-const isFailing = (other: FullItem, marks: Case["survey"]["marks"]) => {
-  const its = marks.get(other.id)!;
-  return departureOf(other, its) !== null || (its.at(-1)?.mark.troubles.includes("failed") ?? false);
-};
+const isFailing = (other: FullItem, survey: Survey) =>
+  !isHere(survey, other) || (survey.marks.get(other.id)!.at(-1)?.mark.troubles.includes("failed") ?? false);
 
 /** One more than the school's backups of a critical job, and the one to leave: the least used of them, then the heaviest. */
 export function isSurplus(one: Case, job: Job): boolean {

@@ -1,12 +1,11 @@
 import { callerOf } from "../belief/caller";
 import { tripsOf } from "../ledger/history";
 import type { Marked } from "../ledger/book";
-import { isCritical, lastOuting, othersDoing, successorOf, type Case } from "../decide/case";
+import { isCritical, isHere, lastOuting, othersDoing, successorOf, type Case } from "../decide/case";
 import { isTooLight } from "../decide/law";
 import type { Trigger } from "../model";
 import { JOB_RULES, RANK, SEASON_JOBS } from "../trade/jobs";
 import { FORESEEN, isForeseen } from "../trade/triggers";
-import { departureOf } from "../ledger/history";
 import { callerAmong, hasSeason, isOutOfSeason } from "./drop";
 import { found, type Finding, type Sureness } from "./finding";
 import { lastTelling, said, speaks, surenessOf } from "./sureness";
@@ -96,7 +95,7 @@ function forItsSeason(one: Case): Finding | null {
     if (other.id === item.id || (job === "stay warm" && (other.kind !== item.kind || !isCritical(one))))
       return [];
     const its = survey.marks.get(other.id)!;
-    if (departureOf(other, its)) return [];
+    if (!isHere(survey, other)) return [];
     // Before it came, nothing could have gone in its place.
     const without = its.filter(
       ({ outing, mark }) => outing.n > first && !out.has(outing.n) && mark.use === "used",

@@ -1,8 +1,7 @@
 import { comfortOf } from "../belief/comfort";
 import { comesBack } from "../belief/fault";
 import { tripsOf } from "../ledger/history";
-import { isCritical, lastOuting, successorOf, type Case } from "../decide/case";
-import { departureOf } from "../ledger/history";
+import { isCritical, isHere, lastOuting, successorOf, type Case } from "../decide/case";
 import type { FullItem } from "../trade/full-item";
 import { found, type Finding } from "./finding";
 import { said, surenessOf, urgencyBy } from "./sureness";
@@ -91,7 +90,8 @@ const LIGHTER_SHARE = 0.7;
 const LIGHTER_GRAMS = 100;
 
 /** Another of its kind that has been used and liked, and weighs far less. */
-function lighterOf({ item, survey: { byKind, marks } }: Case): FullItem | null {
+function lighterOf({ item, survey }: Case): FullItem | null {
+  const { byKind, marks } = survey;
   const grams = item.weight?.g;
   if (!grams || item.kind === "other") return null;
   return (
@@ -101,7 +101,7 @@ function lighterOf({ item, survey: { byKind, marks } }: Case): FullItem | null {
         other.weight !== null &&
         other.weight.g <= grams * LIGHTER_SHARE &&
         other.weight.g <= grams - LIGHTER_GRAMS &&
-        departureOf(other, marks.get(other.id)!) === null &&
+        isHere(survey, other) &&
         isLiked(other, marks),
     ) ?? null
   );
