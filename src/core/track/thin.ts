@@ -65,9 +65,23 @@ export function thinned({ segments, whole, clock }: Joined): Omit<Track, "trip">
 /** The numbers of the points that a line needs within a tolerance in metres, doubled until they are few enough. */
 function few(line: readonly Placed[], tolerance: number): number[] {
   if (line.length <= MOST_POINTS / 2) return line.map(({ n }) => n);
-  // The package hands back the very points that it was given.
-  const kept = simplify([...line], tolerance, true) as Placed[];
-  return kept.length > MOST_POINTS / 2 ? few(kept, tolerance * 2) : kept.map(({ n }) => n);
+  const kept = piecesOf(line).flatMap((piece, at) => simplified(piece, tolerance).slice(at === 0 ? 0 : 1));
+  return kept.length > MOST_POINTS / 2
+    ? few(kept, tolerance * 2)
+    : simplified(kept, tolerance).map(({ n }) => n);
 }
+
+/** The package hands back the very points that it was given. */
+const simplified = (line: readonly Placed[], tolerance: number) =>
+  simplify([...line], tolerance, true) as Placed[];
+
+/** The package calls itself once for each point in the worst of lines, a saw: of so many it never runs out of room to. */
+const PIECE = 1000;
+
+/** A line in pieces, each beginning with the last point of the one before it. */
+const piecesOf = (line: readonly Placed[]): (readonly Placed[])[] =>
+  Array.from({ length: Math.ceil((line.length - 1) / PIECE) }, (_, n) =>
+    line.slice(n * PIECE, (n + 1) * PIECE + 1),
+  );
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;

@@ -160,6 +160,17 @@ test("thinned, a bend of seven metres is kept and one of three is not, east or n
   }
 });
 
+test("thinned, the worst of lines is no trouble: a saw whose every tooth is lower than the one before it", () => {
+  const points = Array.from({ length: 60_000 }, (_, n) => ({
+    lat: 10,
+    lon: 20 + n / 40_000,
+    ele: n % 2 ? (60_000 - n) / 20 : 0,
+    time: null,
+  }));
+  const kept = thinned(joined(track("x.gpx", points)));
+  expect(kept.points.length).toBeLessThanOrEqual(MOST_POINTS + 2);
+});
+
 test("thinned, a long track keeps its length, its ends and its line; its kept points are few and in order", () =>
   fc.assert(
     fc.property(fc.integer({ min: 2, max: 6000 }), fc.integer({ min: 1, max: 50 }), (many, waves) => {
