@@ -1,5 +1,5 @@
 import { Leg, type Carry, type TripHead } from "@/core/model";
-import { sayTemperature, type Units } from "@/core/units/speak";
+import { temperatureText, type Units } from "@/core/units/speak";
 import type { Book } from "@/core/ledger/book";
 import { blankLeg, type Packable, type TripValues } from "./trip-form-values";
 
@@ -32,7 +32,7 @@ export function tripValues(trip: TripHead, carries: readonly Carry[], units: Uni
     planned: trip.planned,
     cut: trip.cut,
     note: trip.note,
-    low: trip.foreseen.low === null ? "" : sayTemperature(trip.foreseen.low, units),
+    low: trip.foreseen.low === null ? "" : temperatureText(trip.foreseen.low, units),
     dry: trip.foreseen.dry?.typed ?? "",
     resupply: trip.foreseen.resupply === null ? "" : String(trip.foreseen.resupply),
     legs: legs.map(({ id, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({

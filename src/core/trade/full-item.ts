@@ -16,9 +16,14 @@ export type FullItem = Omit<Item, keyof Filled> &
     readonly ownTriggers: boolean;
   };
 
+const tellsOfNothing = ({ distance, nights, days }: NonNullable<Item["opening"]>) =>
+  distance === null && nights === 0 && days === 0;
+
 export function withDefaults(item: Item, rules: Kind): FullItem {
   return {
     ...item,
+    // Some forms of earlier versions kept one that tells of nothing.
+    opening: item.opening && tellsOfNothing(item.opening) ? null : item.opening,
     rules,
     jobs: item.jobs ?? rules.jobs,
     triggers: item.triggers ?? rules.triggers,

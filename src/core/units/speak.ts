@@ -63,6 +63,10 @@ export function sayTemperature(c: number, units: Units): string {
   return `${value < 0 ? "−" : ""}${Math.abs(value)}${THIN}°${units.temperature}`;
 }
 
+/** A temperature as a field holds it: to the tenth, so that what is read from it again is what it was. */
+export const temperatureText = (c: number, units: Units): string =>
+  `${Number(temperatureNumber(c, units).toFixed(1))}${THIN}°${units.temperature}`.replace("-", "−");
+
 export const percent = (chance: number) => `${Math.round(chance * 100)}${THIN}%`;
 
 /** "1 trip", "3 trips"; `many` where adding an s is wrong. */

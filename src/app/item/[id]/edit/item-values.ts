@@ -2,7 +2,7 @@ import type { z } from "zod";
 import type { Item } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
 import { parseAmount, parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
-import { sayTemperature, type Units } from "@/core/units/speak";
+import { temperatureText, type Units } from "@/core/units/speak";
 import type { Answer } from "@/ui/answer";
 
 export type FileItem = z.input<typeof Item>;
@@ -58,7 +58,7 @@ export function toValues(item: FileItem, units: Units): Values {
   return {
     currency: blank(item.currency),
     instead: blank(item.instead),
-    label: ratings.label ? sayTemperature(ratings.label.celsius, units) : "",
+    label: ratings.label ? temperatureText(ratings.label.celsius, units) : "",
     labelMeans: ratings.label?.means ?? "comfort",
     rValue: blank(ratings.rValue),
     wattHours: blank(ratings.wattHours),
@@ -135,6 +135,17 @@ function wattHoursOf({ wattHours }: Values): unknown {
   return read.ok && ["", "Wh"].includes(read.value.unit) ? read.value.value : wattHours;
 }
 
+/** What it had done before the log began; null where nothing is told of it. */
+function openingOf({ past, openingDistance, openingNights }: Values, was: FileItem, units: Units): unknown {
+  const opening = {
+    distance: orNull(withUnit(openingDistance, units.distance)),
+    nights: Number(openingNights || 0),
+    days: was.opening?.days ?? 0,
+  };
+  const isTold = opening.distance !== null || opening.nights !== 0 || opening.days !== 0;
+  return past === "known" && isTold ? opening : null;
+}
+
 export function toItem(id: string, v: Values, was: FileItem, units: Units): unknown {
   return {
     ...was,
@@ -162,14 +173,7 @@ export function toItem(id: string, v: Values, was: FileItem, units: Units): unkn
     consequence: orNull(v.consequence),
     pieces: Number(v.pieces),
     past: v.past,
-    opening:
-      v.past === "known"
-        ? {
-            distance: orNull(withUnit(v.openingDistance, units.distance)),
-            nights: Number(v.openingNights || 0),
-            days: was.opening?.days ?? 0,
-          }
-        : null,
+    opening: openingOf(v, was, units),
     acquired: orNull(v.acquired),
     price: parseNumber(v.price),
     warranty: orNull(v.warranty),
