@@ -110,10 +110,17 @@ export async function openPage(
   return { page, faults };
 }
 
-/** Runs axe on the page as it stands; WCAG 2.2 A and AA. */
+/** Time in which a page that is being refreshed comes to rest: its title is taken out and put in again, in ms. */
+const AT_REST_MS = 10_000;
+
+/** Runs axe on the page once it is at rest; WCAG 2.2 A and AA. */
 export async function expectAccessible(page: Page): Promise<void> {
   await page.evaluate(axeCore.source);
-  const violations = await page.evaluate(async () => {
+  await expect.poll(() => violationsOf(page), { timeout: AT_REST_MS }).toEqual([]);
+}
+
+const violationsOf = (page: Page) =>
+  page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof axeCore };
     const { violations: found } = await axe.run(document, {
       runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"],
@@ -126,5 +133,3 @@ export async function expectAccessible(page: Page): Promise<void> {
           .join(" | ")}`,
     );
   });
-  expect(violations).toEqual([]);
-}
