@@ -121,3 +121,12 @@ test("work kept with a reading is done once for it, and again for the next", asy
   await mark("mug" as ItemId, { note: "again" });
   expect(await countThings(await readLatest())).toEqual([2, 4]);
 });
+
+test("work that failed is not kept: it is done again for the same reading", async () => {
+  let isAway = true;
+  const ask = keptWith(() => (isAway ? Promise.reject(new Error("away")) : Promise.resolve("here")));
+  const reading = await readLatest();
+  await expect(ask(reading)).rejects.toThrow("away");
+  isAway = false;
+  expect(await ask(reading)).toBe("here");
+});

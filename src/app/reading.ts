@@ -99,14 +99,17 @@ export function givingWay(): () => Promise<void> {
   };
 }
 
-/** Work on a reading that is done once, and kept as long as that reading is. */
+/** Work on a reading that is done once, and kept as long as that reading is; what failed is tried again. */
 export function keptWith<Made>(
   work: (reading: Reading) => Promise<Made>,
 ): (reading: Reading) => Promise<Made> {
   const made = new WeakMap<Reading, Promise<Made>>();
   return (reading) => {
-    const known = made.get(reading) ?? work(reading);
-    made.set(reading, known);
-    return known;
+    const known = made.get(reading);
+    if (known) return known;
+    const now = work(reading);
+    made.set(reading, now);
+    now.catch(() => made.delete(reading));
+    return now;
   };
 }
