@@ -6,6 +6,7 @@ export default tseslint.config(
     ignores: [
       "public/**",
       ".next/",
+      "build/",
       ".stryker-tmp/",
       "node_modules/",
       "next-env.d.ts",

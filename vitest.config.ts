@@ -11,6 +11,7 @@ export default defineConfig({
           name: "unit",
           include: ["src/**/*.test.{ts,tsx}", "measure/**/*.test.ts"],
           testTimeout: 120_000,
+          globalSetup: ["tests/bundled.ts"],
         },
       },
       {

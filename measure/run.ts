@@ -3,7 +3,7 @@ import type { ChildProcess } from "node:child_process";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
-import { sheetOf } from "@/app/(tally)/sheet-of";
+import { sheetOf } from "@/app/(notebook)/(tally)/sheet-of";
 import { questionsAfter } from "@/core/ask/questions";
 import { openBook, withMark, type Book } from "@/core/ledger/book";
 import { compareLists, listOf } from "@/core/compare/lists";

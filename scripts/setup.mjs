@@ -1,7 +1,7 @@
 // What the commands need before anything is installed: only Node's own modules here.
 import { spawn } from "node:child_process";
 import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -63,17 +63,36 @@ function filesUnder(folder) {
     );
 }
 
-/** Bundles the service worker of the trail page, which the framework does not. */
-export async function buildWorker() {
+/** Where what the framework does not bundle is put, beside the trail page's worker. */
+const BUILT = path.join(ROOT, "build");
+
+/** Bundles what the framework does not: the server with its guard, the reader of files, and the worker of the trail page. */
+export async function bundle() {
   const { build } = await import("esbuild");
-  await build({
-    entryPoints: [path.join(ROOT, "src", "app", "trail", "worker", "worker.ts")],
+  const common = { bundle: true, write: false, logLevel: "warning" };
+  const server = await build({
+    ...common,
+    entryPoints: ["serve", "reader"].map((name) => path.join(ROOT, "src", "server", `${name}.ts`)),
+    outdir: BUILT,
+    outExtension: { ".js": ".mjs" },
+    platform: "node",
+    format: "esm",
+    packages: "external",
+    tsconfig: path.join(ROOT, "tsconfig.json"),
+  });
+  const worker = await build({
+    ...common,
+    entryPoints: [path.join(ROOT, "src", "app", "(notebook)", "trail", "worker", "worker.ts")],
     outfile: path.join(ROOT, "public", "trail-worker.js"),
-    bundle: true,
     minify: true,
     define: { "process.env.NODE_ENV": '"production"' },
-    logLevel: "warning",
   });
+  mkdirSync(BUILT, { recursive: true });
+  for (const { path: file, contents } of [...server.outputFiles, ...worker.outputFiles]) {
+    // In one step: another process may be about to run what was there.
+    writeFileSync(`${file}.${process.pid}`, contents);
+    renameSync(`${file}.${process.pid}`, file);
+  }
 }
 
 /** Builds the app, unless nothing that goes into it has changed. */
@@ -92,7 +111,7 @@ export async function ensureBuild() {
   const stamp = path.join(ROOT, ".next", "nettle-sources");
   if (stampOf(stamp) === wanted) return;
   console.error("Building …");
-  await buildWorker();
+  await bundle();
   await run(process.execPath, [NEXT, "build"], {
     env: { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
   });
@@ -121,22 +140,19 @@ export function serve({ folder, port: fallbackPort, dev = false, shared = null, 
     );
     process.exit(1);
   }
-  const child = spawn(process.execPath, [NEXT, dev ? "dev" : "start", "-p", port, "-H", host], {
+  const child = spawn(process.execPath, [path.join(BUILT, "serve.mjs")], {
     cwd: ROOT,
     env: {
       ...process.env,
+      NODE_ENV: dev ? "development" : "production",
       NETTLE_DATA: folder,
       NETTLE_HOST: host,
+      NETTLE_READY: ready(`http://localhost:${port}`),
       ...shared,
       PORT: port,
-      NEXT_MANUAL_SIG_HANDLE: "true",
       NEXT_TELEMETRY_DISABLED: "1",
     },
-    stdio: ["ignore", "pipe", "inherit"],
-  });
-  child.stdout.on("data", (chunk) => {
-    process.stdout.write(chunk);
-    if (ready && /Ready in/.test(String(chunk))) console.log(ready(`http://localhost:${port}`));
+    stdio: ["ignore", "inherit", "inherit"],
   });
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
   child.on("exit", (code, signal) => process.exit(code ?? (signal ? 1 : 0)));

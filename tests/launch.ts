@@ -18,23 +18,19 @@ export function launch(
   snapshot?: string,
   env: Readonly<Record<string, string>> = {},
 ): ChildProcess {
-  return spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"],
-    {
-      env: {
-        ...process.env,
-        NODE_ENV: "production",
-        NETTLE_DATA: folder,
-        NETTLE_HOST: "127.0.0.1",
-        NEXT_MANUAL_SIG_HANDLE: "true",
-        NEXT_TELEMETRY_DISABLED: "1",
-        ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}),
-        ...env,
-      },
-      stdio: ["ignore", "pipe", "pipe"],
+  return spawn(process.execPath, ["build/serve.mjs"], {
+    env: {
+      ...process.env,
+      NODE_ENV: "production",
+      PORT: String(port),
+      NETTLE_DATA: folder,
+      NETTLE_HOST: "127.0.0.1",
+      NEXT_TELEMETRY_DISABLED: "1",
+      ...(snapshot ? { NETTLE_SNAPSHOT: snapshot } : {}),
+      ...env,
     },
-  );
+    stdio: ["ignore", "pipe", "pipe"],
+  });
 }
 
 /** Waits until the app answers: with a page, or, where it is shared and nobody is paired, with 401. */

@@ -1,10 +1,10 @@
 "use client";
 
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, Page, PageHead } from "@/ui/page-head";
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   return (
-    <>
+    <Page>
       <PageHead title="That went wrong" />
       <Empty
         title="The page could not be put together"
@@ -17,6 +17,6 @@ export default function ErrorPage({ reset }: { error: Error; reset: () => void }
         What was saved is safe. If it goes on, save everything as one file in Settings, and look into the
         window that the app was started from: it says what happened there.
       </Empty>
-    </>
+    </Page>
   );
 }

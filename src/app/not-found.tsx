@@ -1,9 +1,9 @@
 import Link from "next/link";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, Page, PageHead } from "@/ui/page-head";
 
 export default function NotFound() {
   return (
-    <>
+    <Page>
       <PageHead title="Not here" />
       <Empty
         title="Nothing in the log has this address"
@@ -13,9 +13,9 @@ export default function NotFound() {
           </Link>
         }
       >
-        It may have been taken off, or the address was cut short on the way. Ctrl K finds things and trips by
-        their names.
+        It may have been taken off, or the address was cut short on the way. On the tally, Ctrl K finds things
+        and trips by their names.
       </Empty>
-    </>
+    </Page>
   );
 }

@@ -6,7 +6,7 @@ import { additions, type Addition } from "@/core/reasons/add";
 import { judgeCase, judgeChanges, type Judgement } from "@/core/reasons/judge";
 import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
 import { store } from "@/data/connection";
-import type { Store } from "@/data/db";
+import type { Db, Store } from "@/data/db";
 import { readLog, rereadLog } from "@/data/log";
 
 /** The owner's local date. */
@@ -46,6 +46,14 @@ export async function readLatest(): Promise<Reading> {
   const now = before.then((last) => upToDate(db, last));
   kept.set(db, now);
   return (await now).reading;
+}
+
+/** The log as a database, or a transaction within it, has it: what is kept, and what has changed since. */
+export async function logIn(db: Db): Promise<Log> {
+  const last = await (kept.get(await store()) ?? Promise.resolve(null)).catch(() => null);
+  return last
+    ? rereadLog(db, last.reading.log, changedSince(last.changes, await readChanges(db)))
+    : readLog(db);
 }
 
 async function upToDate(db: Store, last: Kept | null): Promise<Kept> {

@@ -554,6 +554,53 @@ const EVERYTHING = {
 };
 
 describe("older data", () => {
+  test("control characters that were kept are taken out of every text, and times beyond any calendar out of tracks", async () => {
+    const old = liteStore(await PGlite.create());
+    await migrate(old);
+    await old.query("delete from migration where n >= 13");
+    const log = readLogFile(
+      JSON.stringify({
+        format: "nettle-tally",
+        version: 2,
+        items: [{ id: "mug", name: "Mug", kind: "mug", note: "\\u0001 is typed", parts: [{ name: "lid" }] }],
+        trips: [{ id: "walk", name: "Walk", starts: "2026-05-01", ends: "2026-05-02", distance: "9 km" }],
+      }),
+    );
+    if (!log.ok) throw new Error();
+    await old.transaction((tx) => replaceLog(tx, log.log));
+    await old.query("update item set name = E'M\\x01ug', parts = $1::jsonb", [
+      JSON.stringify([{ name: "li\u0001d\f", note: "\\f", renewed: null }]),
+    ]);
+    const track = {
+      clock: 0,
+      metres: 9,
+      ascent: 0,
+      descent: 0,
+      movingSeconds: 9,
+      slopes: null,
+      toblerSeconds: null,
+      starts: null,
+      ends: null,
+    };
+    await old.query("insert into track values ('walk', $1::jsonb)", [
+      JSON.stringify({
+        ...track,
+        trip: "walk",
+        points: [
+          [0, 1, 1, null, 1e15, 0],
+          [9, 1, 1, null, 1_750_000_000, 0],
+        ],
+      }),
+    ]);
+    await migrate(old);
+    const { items, tracks } = await readWholeLog(old);
+    expect(items).toMatchObject([
+      { name: "Mug", note: "\\u0001 is typed", parts: [{ name: "lid", note: "\\f" }] },
+    ]);
+    expect(tracks[0]!.points.map(([, , , , seconds]) => seconds)).toEqual([null, 1_750_000_000]);
+    await old.close();
+  });
+
   test("a folder of the first version is carried forward with all that is in it, once", async () => {
     const old = liteStore(await PGlite.create());
     const files = [

@@ -7,6 +7,8 @@ export interface Db {
 export interface Store extends Db {
   /** Runs `work` in one transaction: all of it is kept, or none. */
   transaction<T>(work: (tx: Db) => Promise<T>): Promise<T>;
+  /** What `read` finds, all of it of one moment. */
+  snapshot<T>(read: (tx: Db) => Promise<T>): Promise<T>;
   /** Runs a script of several statements, without parameters. */
   exec(sql: string): Promise<unknown>;
   close(): Promise<void>;

@@ -1,7 +1,8 @@
-import { Line, type TripId } from "@/core/model";
+import { Line, MOST_LINES, type TripId } from "@/core/model";
 import type { Db } from "./db";
+import { Refused } from "./refused";
 
-/** Adds lines to those of a trip, each once, whatever how often it is sent; false where there is no such trip. */
+/** Adds lines to those of a trip, each once, whatever how often it is sent; false where there is no such trip. @throws Refused where it has no room for more */
 export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Promise<boolean> {
   const { rows } = await db.query("select lines from trip where id = $1 for update", [trip]);
   if (!rows[0]) return false;
@@ -10,6 +11,7 @@ export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Pr
   const all = [...known, ...lines.filter(({ id }) => !ids.has(id))].sort((a, b) =>
     a.at < b.at ? -1 : a.at > b.at ? 1 : 0,
   );
+  if (all.length > MOST_LINES) throw new Refused("That trip has as many lines as it can hold.");
   await db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(all)]);
   return true;
 }

@@ -1,15 +1,18 @@
-import type { Db, Store } from "./db";
-
 /** What was asked for can't be kept: the transaction that it was part of is undone. The message is for the owner. */
-export class Refused extends Error {}
+export class Refused extends Error {
+  /** There is no room left to write in; with more of it, the same may be asked again. */
+  readonly wantsRoom: boolean;
+  /** Of what was asked, the field that it lies in; "" for all of it. */
+  readonly field: string;
 
-/** Keeps what `work` does, or nothing of it: answers with why it was refused, null where it was kept. */
-export async function keepOrRefuse(store: Store, work: (tx: Db) => Promise<void>): Promise<string | null> {
-  try {
-    await store.transaction(work);
-    return null;
-  } catch (error) {
-    if (error instanceof Refused) return error.message;
-    throw error;
+  constructor(message: string, { field = "", wantsRoom = false } = {}) {
+    super(message);
+    this.name = "Refused";
+    this.field = field;
+    this.wantsRoom = wantsRoom;
   }
 }
+
+/** Told by its name: the server's start and its pages are bundled apart, each with a class of its own. */
+export const isRefused = (error: unknown): error is Refused =>
+  error instanceof Error && error.name === "Refused";

@@ -86,7 +86,9 @@ test.each([
   [track(point(95, 10) + point(10, 10)), /not on Earth/],
   [track(point(Number.NaN, 10) + point(10, 10)), /not on Earth/],
   [`<!DOCTYPE gpx [<!ENTITY a "b">]>${track(point(1, 1) + point(1, 2))}`, /document type/],
-  [track(`<trkpt lat="${"4".repeat(1_000_000)}" lon="1"/>`), /^Saltpan: point 1 is not on Earth/],
+  [track(`<trkpt lat="${"4".repeat(1_000_000)}" lon="1"/>`), /a tag longer than any GPX needs/],
+  [track(`<trkpt lat="${"4".repeat(15_000)}" lon="1"/>`), /^Saltpan: point 1 is not on Earth/],
+  [`<gpx><trk ${Array.from({ length: 200_000 }, (_, n) => `a${n}="1"`).join(" ")}/></gpx>`, /a tag longer/],
   [`<gpx>${"<a>".repeat(20_000)}`, /not sound XML/],
 ])("refuses %#: %.60s with a reason", (text, why) => {
   const read = readGpx(text);

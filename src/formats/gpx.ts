@@ -1,6 +1,7 @@
 import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
 import type { Track } from "@/core/model";
 import { cutTo } from "@/core/model/slug";
+import { withoutStrays } from "@/core/units/text";
 import type { ReadTrack } from "@/core/track/join";
 import type { TrackPoint } from "@/core/track/sums";
 
@@ -10,6 +11,9 @@ export const GPX_LIMIT = 64 * 1024 * 1024;
 export type ReadGpx =
   | { readonly ok: true; readonly name: string; readonly tracks: readonly ReadTrack[] }
   | { readonly ok: false; readonly why: string };
+
+/** A tag with more in it than any point, track or file has. */
+const LONG_TAG = /<[A-Za-z][^<>]{20000}/;
 
 type Node = Readonly<Record<string, unknown>>;
 const ARRAYS = new Set(["trk", "rte", "trkseg", "trkpt", "rtept"]);
@@ -35,6 +39,8 @@ export function parseXml(text: string): Node {
 export function readGpx(text: string, file = "the file"): ReadGpx {
   if (/<!DOCTYPE/i.test(text.slice(0, 2000)))
     return { ok: false, why: "This file has a document type, which no GPX needs. It is not read." };
+  if (LONG_TAG.test(text))
+    return { ok: false, why: "This is not a GPX file: it has a tag longer than any GPX needs." };
   const root = textual(() => parseXml(text)).gpx as Node | undefined;
   if (!root || typeof root !== "object")
     return { ok: false, why: whereBroken(text) ?? "This is not a GPX file: it has no <gpx> in it." };
@@ -67,7 +73,8 @@ const isTrack = (each: ReadTrack | string | null): each is ReadTrack =>
   each !== null && typeof each !== "string";
 const nodes = (value: unknown): Node[] =>
   Array.isArray(value) ? value.filter((node): node is Node => typeof node === "object" && node !== null) : [];
-const word = (value: unknown): string => (typeof value === "string" ? value.trim().slice(0, 120) : "");
+const word = (value: unknown): string =>
+  typeof value === "string" ? cutTo(120, withoutStrays(value).trim()) : "";
 
 function textual(parse: () => Node): Node {
   try {

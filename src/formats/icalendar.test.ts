@@ -88,10 +88,31 @@ describe("a calendar read", () => {
     ["nothing", ""],
     ["a card, not a calendar", "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:x\r\nEND:VCARD"],
     ["too large", "x".repeat(4_000_001)],
+    ["one long line", `BEGIN:VCALENDAR\r\n${"SUMMARY:x".repeat(200_000)}\r\nEND:VCALENDAR`],
     ["too many", wrapped(...Array.from({ length: 2001 }, (_, n) => event(`UID:${n}`, "SUMMARY:x")).flat())],
   ])("%s: refused with a sentence", (_, text) => {
     const read = readCalendar(text);
     expect(read.ok ? read : read.why).toMatch(/^That (is no )?calendar/);
+  });
+
+  test("a day written without saying that it is one counts; what is no day of any month is left out by its words", () => {
+    const read = readCalendar(
+      wrapped(
+        ...event("UID:a", "DTSTART:20260501", "SUMMARY:bare day"),
+        ...event("UID:b", "DTSTART:soon", "SUMMARY:soon"),
+        ...event("UID:c", "DTSTART;VALUE=DATE:20260230", "SUMMARY:thirtieth"),
+        ...event("UID:d", "DTSTART;VALUE=DATE:20260501", "DUE:x", "SUMMARY:bad due"),
+        ...event("UID:e", "DTSTART:20260503T101500Z", "SUMMARY:a time"),
+      ),
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      days: [
+        { uid: "a", on: "2026-05-01", summary: "bare day" },
+        { uid: "e", on: "2026-05-03" },
+      ],
+      left: ["soon", "thirtieth", "bad due"],
+    });
   });
 
   test("what was written is read as it was, and a day for want of one is known as such", () => {

@@ -1,13 +1,16 @@
 import ICAL from "ical.js";
 import ical, { ICalCalendarMethod } from "ical-generator";
 import type { CalendarDay } from "@/core/jobs/from-calendar";
+import { Day } from "@/core/model";
+import { withoutStrays } from "@/core/units/text";
 
 const UNDATED = "X-NETTLE-UNDATED";
-/** What no store can hold: NUL, half of a character. */
-const UNKEEPABLE = /\0|\p{Surrogate}/gu;
 /** Largest calendar that is read, in letters, and the most days in it. */
 const MOST_LETTERS = 4_000_000;
 const MOST_DAYS = 2000;
+
+/** RFC 5545 folds lines at 75 octets; programs that do not keep them below this. */
+const LONG_LINE = /[^\n]{100000}/;
 
 /** A job as a calendar has it: on a day, for the whole of it. */
 export interface CalendarJob {
@@ -51,6 +54,8 @@ export type CalendarRead =
  */
 export function readCalendar(text: string): CalendarRead {
   if (text.length > MOST_LETTERS) return { ok: false, why: "That calendar is too large: 4 MB at most." };
+  if (LONG_LINE.test(text))
+    return { ok: false, why: "That is no calendar: it has a line longer than any calendar’s." };
   const calendar = calendarIn(text);
   if (!calendar)
     return { ok: false, why: "That is no calendar that can be read: it is broken, or of another sort." };
@@ -60,13 +65,10 @@ export function readCalendar(text: string): CalendarRead {
   const days: CalendarDay[] = [];
   const left: string[] = [];
   for (const entry of entries) {
-    const words = (name: string) =>
-      String(entry.getFirstPropertyValue(name) ?? "").replaceAll(UNKEEPABLE, "");
-    const start = entry.getFirstPropertyValue("due") ?? entry.getFirstPropertyValue("dtstart");
-    const on = start instanceof ICAL.Time ? start.toString().slice(0, 10) : "";
+    const words = (name: string) => withoutStrays(rawOf(entry, name));
+    const on = (rawOf(entry, "due") || rawOf(entry, "dtstart")).slice(0, 10);
     const uid = words("uid");
-    const isDay = /^\d{4}-\d\d-\d\d$/.test(on) && on >= "1900" && on < "2200";
-    if (!isDay || uid === "" || words("status").toUpperCase() === "CANCELLED")
+    if (!Day.safeParse(on).success || uid === "" || words("status").toUpperCase() === "CANCELLED")
       left.push(words("summary") || "an entry without a name");
     else
       days.push({
@@ -80,6 +82,10 @@ export function readCalendar(text: string): CalendarRead {
   }
   return { ok: true, days, left };
 }
+
+/** A property's first value as it stands, not worked out: the package makes 2 March of 30 February, and fails at what is no day. */
+const rawOf = (entry: ICAL.Component, name: string): string =>
+  String(entry.getFirstProperty(name)?.jCal[3] ?? "");
 
 function calendarIn(text: string): ICAL.Component | null {
   try {

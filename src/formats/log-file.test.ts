@@ -64,6 +64,29 @@ test("what was slept in may be said by name", () => {
   });
 });
 
+test("control characters that an earlier version kept are taken out, and told; others are refused", () => {
+  const read = readLogFile(file({ items: [{ name: "Mu\u0001g", kind: "mug", note: "a\fb\tc" }] }));
+  expect(read).toMatchObject({
+    ok: true,
+    log: { items: [{ name: "Mug", note: "ab\tc" }] },
+    mended: [expect.stringMatching(/^Characters that can’t be shown were taken out of 2.texts\.$/)],
+  });
+  expect(readLogFile(file({ items: [{ name: "Mug\0", kind: "mug" }] }))).toMatchObject({ ok: false });
+});
+
+test.each([
+  ["brackets opened and never closed", "[1,".repeat(100_000)],
+  ["brackets, quotes and blanks", '["'.repeat(100_000) + " ".repeat(300_000)],
+  ["names in names", '{"a":'.repeat(100_000)],
+])(
+  "%s: refused at once",
+  (_, text) => {
+    const read = readLogFile(text);
+    expect(read).toMatchObject({ ok: false, problems: [{ message: expect.stringMatching(/\.$/) }] });
+  },
+  5000,
+);
+
 test.each([
   ['{\n  "format": oops', /line 2, column 13/],
   [file({ version: 99 }), /later version/],

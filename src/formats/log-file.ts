@@ -26,15 +26,14 @@ import {
 import { slug } from "@/core/model/slug";
 import { KindName } from "@/core/trade/names";
 import { Distance, Height, Mass } from "@/core/units/quantity";
+import { Text } from "@/core/units/text";
 import { mendLog } from "@/core/ledger/mend";
-import { carriedForward } from "./carried-forward";
+import { carriedForward, withoutControls } from "./carried-forward";
 
 export const FORMAT = "nettle-tally";
 export const VERSION = 2;
-/** Largest file that is read, in bytes. */
-export const FILE_LIMIT = 32 * 1024 * 1024;
 
-const ItemRef = z.string().min(1).max(120).meta({ description: "An item's id, or its name." });
+const ItemRef = Text.min(1).max(120).meta({ description: "An item's id, or its name." });
 const LegRef = z.union([LegId, z.int().min(1)]).meta({ description: "A leg's id, or its place from 1." });
 
 const FileItem = Item.extend({
@@ -68,7 +67,7 @@ const FileMark = z.object({
 const FileLeg = Leg.extend({ id: LegId.optional().meta({ description: "Left out: made from its place." }) });
 const FileTrip = Trip.omit({ carries: true }).extend({
   id: TripId.optional().meta({ description: "Left out: made from the name and date." }),
-  name: z.string().trim().max(120).optional(),
+  name: Text.trim().max(120).optional(),
   legs: z
     .array(FileLeg)
     .min(1)
@@ -120,7 +119,8 @@ export type ReadLog =
 export function readLogFile(text: string): ReadLog {
   const json = parseJson(text);
   if (!json.ok) return { ok: false, problems: [json.problem] };
-  const parsed = LogFile.safeParse(carriedForward(json.value));
+  const { file, told } = withoutControls(text, json.value);
+  const parsed = LogFile.safeParse(carriedForward(file));
   if (!parsed.success) {
     return {
       ok: false,
@@ -132,7 +132,7 @@ export function readLogFile(text: string): ReadLog {
   }
   const { log, mended } = mendLog(toLog(parsed.data));
   const problems = [...logProblems(log), ...strayTracks(log)];
-  return problems.length ? { ok: false, problems } : { ok: true, log, mended };
+  return problems.length ? { ok: false, problems } : { ok: true, log, mended: [...told, ...mended] };
 }
 
 /** A track belongs to a trip that is there, and a trip has one. */
@@ -146,14 +146,30 @@ const strayTracks = ({ trips, tracks }: WholeLog): Problem[] => {
 };
 
 /** So many brackets opened one in another, that to find the fault in them would take more memory than there is. */
-const DEEP = /(?:[[{]\s*(?:"[^"]{0,80}"\s*:\s*)?){500}/;
+const DEEP = 500;
+
+/** Are so many brackets open at once? Those within texts don't count. */
+function isDeep(text: string): boolean {
+  let open = 0;
+  let inText = false;
+  for (let at = 0; at < text.length; at += 1) {
+    const letter = text[at];
+    if (letter === "\\" && inText) at += 1;
+    else if (letter === '"') inText = !inText;
+    else if (!inText && (letter === "[" || letter === "{")) {
+      open += 1;
+      if (open > DEEP) return true;
+    } else if (!inText && (letter === "]" || letter === "}")) open -= 1;
+  }
+  return false;
+}
 
 function parseJson(text: string): { ok: true; value: unknown } | { ok: false; problem: Problem } {
   try {
     return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, "")) };
   } catch {
     const errors: ParseError[] = [];
-    if (DEEP.test(text))
+    if (isDeep(text))
       return {
         ok: false,
         problem: { path: [], message: "This is not a log: its brackets go deeper than any log’s." },

@@ -33,6 +33,15 @@ describe("a thermometer's log as a file", () => {
     ],
   ])("%s", (_, text, read) => expect(first(text)).toMatchObject(read));
 
+  test("a day that no month has is told, not taken for one of the next", () => {
+    const read = readThermometer("time,temp C\n2026-02-28 22:00,1.5\n2026-02-30 22:00,2.5");
+    expect(read).toMatchObject({
+      ok: false,
+      why: expect.stringMatching(/^Row 3 can't be read: “2026-02-30/),
+    });
+    expect(readThermometer("time,temp C\n2028-02-29 22:00,1.5")).toMatchObject({ ok: true });
+  });
+
   test("where the unit is not told it is asked for, and taken", () => {
     const text = "time,temp\n2026-05-01 22:10,40\n2026-05-01 22:20,41";
     expect(first(text)).toMatchObject({ ok: false, asks: "unit" });

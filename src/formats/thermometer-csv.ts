@@ -1,3 +1,4 @@
+import { isExists } from "date-fns";
 import Papa from "papaparse";
 import { parseNumber } from "@/core/units/quantity";
 import type { Reading } from "@/core/weather/night-lows";
@@ -78,6 +79,7 @@ function timeIn(cell: string, dayFirst: boolean): string | null {
       : [];
   if (!year || !month || !day || !hour || !minute) return null;
   const two = (text: string) => text.padStart(2, "0");
-  const at = `${year}-${two(month)}-${two(day)}T${two(hour)}:${minute}`;
-  return Number.isNaN(Date.parse(`${at}Z`)) ? null : at;
+  // A day that no month has is told, and not taken for one of the next.
+  const isThere = isExists(Number(year), Number(month) - 1, Number(day)) && Number(hour) < 24;
+  return isThere && Number(minute) < 60 ? `${year}-${two(month)}-${two(day)}T${two(hour)}:${minute}` : null;
 }

@@ -1,11 +1,16 @@
 import type { z } from "zod";
 
-/** What an action answers a form: done, or what to mend, by field; or a question to confirm. */
-export type Answer<T = undefined> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly fields: Readonly<Record<string, string>>; readonly ask?: string };
+/** What to mend, by field; or a question to confirm. */
+export interface No {
+  readonly ok: false;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly ask?: string;
+}
 
-export const refuse = (fields: Record<string, string>): Answer<never> => ({ ok: false, fields });
+/** What an action answers a form: done, or no. */
+export type Answer<T = undefined> = { readonly ok: true; readonly value: T } | No;
+
+export const refuse = (fields: Record<string, string>): No => ({ ok: false, fields });
 
 /** The first thing wrong with each field; `""` for the form as a whole. */
 export function byField(error: z.core.$ZodError): Record<string, string> {

@@ -1,5 +1,14 @@
 import type { ReactNode } from "react";
 
+/** The page itself, within whatever frames it. */
+export function Page({ children }: { children: ReactNode }) {
+  return (
+    <main id="main" className="mx-auto max-w-[76rem] px-4 py-5 tabs:px-7">
+      {children}
+    </main>
+  );
+}
+
 /** The head of a page: its name, a line of what matters, and what can be done. */
 export function PageHead({
   title,

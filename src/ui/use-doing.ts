@@ -5,11 +5,12 @@ import { useTransition } from "react";
 import { toast } from "sonner";
 import type { Answer } from "./answer";
 import { tellOtherTabs } from "./other-tabs";
+import { sayWithUndo, UNREACHED } from "./undo";
 
 /** What is said of a thing done, and how it is taken back. */
 interface Told<T> {
   readonly says: (value: T) => string;
-  readonly undo?: (value: T) => Promise<unknown>;
+  readonly undo?: (value: T) => Promise<Answer<unknown>>;
 }
 
 /** Does what was pressed: says what came of it, with its undo, or what stood against it; pages here and in other tabs follow. */
@@ -21,20 +22,18 @@ export function useDoing() {
     start(async () => {
       first?.();
       const answer = await action().catch(() => null);
-      if (!answer?.ok)
-        return void toast.error(
-          answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.",
-        );
+      if (!answer?.ok) return void toast.error(answer ? Object.values(answer.fields)[0] : UNREACHED);
       tellOtherTabs();
       router.refresh();
       if (!told) return;
       const { says, undo } = told;
-      toast(
-        says(answer.value),
-        undo && {
-          action: { label: "Undo", onClick: () => void undo(answer.value).then(() => router.refresh()) },
-        },
-      );
+      if (undo)
+        sayWithUndo(
+          says(answer.value),
+          () => undo(answer.value),
+          () => router.refresh(),
+        );
+      else toast(says(answer.value));
     });
   return { busy, run };
 }

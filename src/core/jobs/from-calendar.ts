@@ -1,4 +1,5 @@
 import { Task } from "../model";
+import { cutTo } from "../model/slug";
 
 /** A day in a calendar: one that the bench put there, or another. */
 export interface CalendarDay {
@@ -32,7 +33,7 @@ const OURS = "@nettle-tally";
 
 /** The id under which a calendar's day is a job: the bench's own, or one made from the day's name, the same each time. */
 const taskIdOf = (uid: string): string =>
-  uid.endsWith(OURS) ? uid.slice(0, -OURS.length) : uid.replaceAll(/\s+/g, "-").slice(0, 80);
+  uid.endsWith(OURS) ? uid.slice(0, -OURS.length) : cutTo(80, uid.replaceAll(/\s+/g, "-"));
 
 /**
  * Days of a calendar beside the owner's own jobs: one edited there is changed here, a new one is a new job, and none is doubled
@@ -63,10 +64,10 @@ export function fromCalendar(
     const task = Task.parse({
       ...(was ?? { id }),
       what:
-        withoutThing(day.summary, was?.item ? nameOf(was.item) : undefined).slice(0, 120) ||
+        cutTo(120, withoutThing(day.summary, was?.item ? nameOf(was.item) : undefined)) ||
         "a day in the calendar",
       due: day.undated === day.on ? (was?.due ?? null) : day.on,
-      note: day.about.slice(0, 4000),
+      note: cutTo(4000, day.about),
     });
     const isSame = was !== null && was.what === task.what && was.due === task.due && was.note === task.note;
     if (isSame) same += 1;

@@ -1,7 +1,8 @@
 import { marked, openBook } from "./book";
 import { daysBetween } from "./days";
 import type { FullItem } from "../trade/full-item";
-import type { Carry, Item, ItemId, Log, Trip, TripHead } from "../model";
+import { MOST, type Carry, type Item, type ItemId, type Log, type Trip, type TripHead } from "../model";
+import { findKind } from "../trade/names";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
 import { sayDay, sayDays } from "../units/speak";
@@ -34,16 +35,21 @@ export function oddOf({ weights, ratings }: Pick<Item, "weights" | "ratings">): 
 }
 
 /** What can't be right within one thing. Paths start at the item. */
-export function itemProblems({ weights, ratings: { empty } }: Pick<Item, "weights" | "ratings">): Problem[] {
+export function itemProblems({
+  kind,
+  weights,
+  ratings: { empty },
+}: Pick<Item, "kind" | "weights" | "ratings">): Problem[] {
   const weight = weights.at(-1)?.weight;
-  return empty && weight && weight.g < empty.g
-    ? [
-        {
-          path: ["weights"],
-          message: `${weight.typed} is less than it weighs empty (${empty.typed}). Weigh it again, or mend the empty weight.`,
-        },
-      ]
-    : [];
+  const problems: Problem[] = [];
+  if (findKind(kind)?.id !== kind)
+    problems.push({ path: ["kind"], message: `“${kind}” is not a kind known here; “other” always is.` });
+  if (empty && weight && weight.g < empty.g)
+    problems.push({
+      path: ["weights"],
+      message: `${weight.typed} is less than it weighs empty (${empty.typed}). Weigh it again, or mend the empty weight.`,
+    });
+  return problems;
 }
 
 /** Does a thing ride inside itself, straight or through the bags that it rides in? Unknown bags end the way up. */
@@ -140,6 +146,7 @@ export function logProblems(log: Log): Problem[] {
     ...doubles(log.entries, "entries"),
     ...doubles(log.rulings, "rulings"),
     ...doubles(log.tasks, "tasks"),
+    ...tooMany(log),
   ];
   const known = (id: ItemId, path: Problem["path"]) => {
     if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
@@ -264,6 +271,15 @@ export function legNightProblems({
     });
   return problems;
 }
+
+/** More of a sort than one log, and its file, may hold. */
+const tooMany = (log: Log): Problem[] =>
+  (Object.keys(MOST) as (keyof typeof MOST)[])
+    .filter((sort) => log[sort].length > MOST[sort])
+    .map((sort) => ({
+      path: [sort],
+      message: `A log holds ${MOST[sort]} ${sort} at most, and this would be ${log[sort].length}.`,
+    }));
 
 function doubles(records: readonly { readonly id: string }[], name: string): Problem[] {
   const seen = new Set<string>();

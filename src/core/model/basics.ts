@@ -1,15 +1,12 @@
 import { z } from "zod";
+import { Text } from "../units/text";
 
 /** What the records share: ids, days, names, notes, money, amounts. */
 
-/** What every store and file can hold: no NUL, no half of a character. */
-const isPlainText = (text: string) => !text.includes("\0") && !/\p{Surrogate}/u.test(text);
-const Text = z.string().refine(isPlainText, "It holds a character that can't be kept. Type it again.");
-
-const Id = Text.max(80, "Keep the id under 80 characters.").regex(
-  /^\S+$/,
-  "An id is one word, without spaces.",
-);
+const Id = Text.max(80, "Keep the id under 80 characters.")
+  .regex(/^\S+$/, "An id is one word, without spaces.")
+  // A record can't have a field of that name.
+  .refine((id) => id !== "__proto__", "That can't be an id.");
 export const ItemId = Id.brand<"ItemId">();
 export type ItemId = z.infer<typeof ItemId>;
 export const TripId = Id.brand<"TripId">();
@@ -19,6 +16,9 @@ export const LegId = Id.brand<"LegId">();
 export type LegId = z.infer<typeof LegId>;
 /** Most of each sort that one log holds: in the app, and in a file. */
 export const MOST = { items: 5000, trips: 5000, entries: 50_000, rulings: 50_000, tasks: 5000 } as const;
+/** Most that a log may weigh, in bytes, and the largest file that is read: thrice that, as a file is laid out wider. */
+export const LOG_LIMIT = 64 * 1024 * 1024;
+export const FILE_LIMIT = 3 * LOG_LIMIT;
 
 export const RecordId = Text.min(1).max(80);
 
@@ -49,7 +49,7 @@ export const Condition = z
 
 export const Reading = z
   .object({
-    what: z.string().min(1).max(40),
+    what: Text.min(1).max(40),
     value: z.number("Write the reading as a number.").min(-1e6).max(1e6),
   })
   .meta({

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Distance } from "../units/quantity";
+import { Text } from "../units/text";
 import { Amount, Condition, Day, ItemId, Money, Note, Reading, RecordId } from "./basics";
 import { Frost, Symptom } from "./words";
 
@@ -29,9 +30,7 @@ export const Entry = z.object({
   cost: Money.nullable().default(null),
   condition: Condition.nullable().default(null),
   reading: Reading.nullable().default(null),
-  service: z
-    .string()
-    .trim()
+  service: Text.trim()
     .max(80)
     .nullable()
     .default(null)

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Distance, Mass } from "../units/quantity";
+import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, Money, Name, Note } from "./basics";
 import { Consequence, Job, Load, Stow, Trigger, WearUnit } from "./words";
 
@@ -57,7 +58,7 @@ export type ServiceUnit = z.infer<typeof ServiceUnit>;
 
 /** A service that its owner wants done, on a thing or on all of a kind. */
 export const OwnService = z.object({
-  what: z.string().trim().min(1, "Say what is to be done.").max(80, "Keep it under 80 characters."),
+  what: Text.trim().min(1, "Say what is to be done.").max(80, "Keep it under 80 characters."),
   every: z
     .number("Write how often, as a number.")
     .gt(0, "It must be above nothing.")
@@ -69,6 +70,9 @@ export type OwnService = z.infer<typeof OwnService>;
 
 /** Most services that one thing, or one kind, has of its owner's own. */
 export const MOST_SERVICES = 12;
+
+/** Most weights that are kept of one thing. */
+export const MOST_WEIGHTS = 50;
 
 /** Most parts that are told of one thing. */
 export const MOST_PARTS = 20;
@@ -84,7 +88,7 @@ const Part = z.object({
 export const Item = z.object({
   id: ItemId,
   name: Name,
-  kind: z.string().min(1).max(60),
+  kind: Text.min(1).max(60),
   jobs: z
     .array(Job)
     .max(8)
@@ -101,7 +105,7 @@ export const Item = z.object({
   bag: ItemId.nullable().default(null).meta({ description: "The item that it rides in, when stow is bag." }),
   weights: z
     .array(Weighing)
-    .max(50)
+    .max(MOST_WEIGHTS)
     .default([])
     .meta({ description: "Every weight it has been given, the latest last; that one counts." }),
   load: Load.nullable().default(null),
@@ -138,9 +142,7 @@ export const Item = z.object({
     .default(null)
     .meta({ description: "The last change made to it, which leaves it to be proved." }),
   price: Money.nullable().default(null),
-  currency: z
-    .string()
-    .trim()
+  currency: Text.trim()
     .max(4)
     .nullable()
     .default(null)
@@ -159,16 +161,12 @@ export const Item = z.object({
   instead: ItemId.nullable()
     .default(null)
     .meta({ description: "Of a thing wished for: what it would take the place of." }),
-  owner: z
-    .string()
-    .trim()
+  owner: Text.trim()
     .max(60, "Keep the name under 60 characters.")
     .nullable()
     .default(null)
     .meta({ description: "Whose it is, of a thing borrowed; null: the keeper's own." }),
-  lentTo: z
-    .string()
-    .trim()
+  lentTo: Text.trim()
     .max(60, "Keep the name under 60 characters.")
     .nullable()
     .default(null)
@@ -180,23 +178,17 @@ export const Item = z.object({
     .nullable()
     .default(null)
     .meta({ description: "Of a thing wished for: days that it takes to come." }),
-  slot: z
-    .string()
-    .trim()
+  slot: Text.trim()
     .max(60)
     .nullable()
     .default(null)
     .meta({ description: "Names a job filled by one thing after another: pair 1, pair 2." }),
-  model: z
-    .string()
-    .trim()
+  model: Text.trim()
     .max(120)
     .nullable()
     .default(null)
     .meta({ description: "Two of the same model are two items of one model." }),
-  set: z
-    .string()
-    .trim()
+  set: Text.trim()
     .max(60)
     .nullable()
     .default(null)

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Distance } from "../units/quantity";
+import { Text } from "../units/text";
 import { Amount, Condition, ItemId, LegId, Name, Note, Reading } from "./basics";
 import {
   Cause,
@@ -45,7 +46,7 @@ export const Mark = z.object({
   why: WhyUnused.nullable().default(null),
   cause: Cause.nullable().default(null),
   at: Place.nullable().default(null).meta({ description: "Where it failed or left." }),
-  where: z.string().max(200).default("").meta({ description: "The place, in the owner's words." }),
+  where: Text.max(200).default("").meta({ description: "The place, in the owner's words." }),
   fix: z.enum(["patched", "swapped", "went without"]).nullable().default(null),
   cost: z.enum(["nothing", "discomfort", "a day", "the trip"]).nullable().default(null),
   condition: Condition.nullable().default(null),

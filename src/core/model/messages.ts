@@ -24,8 +24,9 @@ z.config({
       if (issue.input === undefined) return "It is missing.";
       if (issue.expected === "number") return "Write a number.";
       if (issue.expected === "int") return "Write a whole number.";
-      return "It can't be read.";
     }
+    // Any other: nothing that belongs here.
+    if (code !== "custom") return "It can't be read.";
     return undefined;
   },
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Text } from "../units/text";
 import { Day, ItemId, Name, RecordId } from "./basics";
 import { Verb } from "./words";
 
@@ -10,12 +11,12 @@ export const Ruling = z.object({
   }),
   what: Name.nullable().default(null).meta({ description: "What was to be added." }),
   verb: Verb,
-  ground: z.string().max(80).nullable().default(null).meta({
+  ground: Text.max(80).nullable().default(null).meta({
     description:
       "The reason that the verdict gave, by its code; a ruling on one reason silences no other. null: any.",
   }),
   decision: z.enum(["agree", "overrule", "later"]),
-  reason: z.string().max(1000).default("").meta({ description: "The owner's words." }),
+  reason: Text.max(1000).default("").meta({ description: "The owner's words." }),
   again: z.int().min(1).max(50).nullable().default(null).meta({
     description:
       "Ask again after so many more trips with it (without it, of something to add); null: only when something new speaks.",

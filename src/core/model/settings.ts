@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Mass } from "../units/quantity";
+import { Text } from "../units/text";
 import { Units } from "../units/speak";
 import { MOST_SERVICES, OwnService } from "./item";
 import { Consequence, SchoolName, Terrain } from "./words";
@@ -42,10 +43,10 @@ export const KindNumbers = z
     shape: Above("The shape", 0.3, 10).meta({ description: "Weibull shape k." }),
     ageDays: z.int("Write a whole number of days.").min(1).max(36_500),
     limits: z
-      .record(z.string().max(40), z.number("Write a number."))
+      .record(Text.max(40), z.number("Write a number."))
       .meta({ description: "By reading: the value at which it is done." }),
     services: z
-      .record(z.string().max(80), Above("The count", 0, 1e9))
+      .record(Text.max(80), Above("The count", 0, 1e9))
       .meta({ description: "By service: the wear after which it is due." }),
     own: z
       .array(OwnService)
@@ -62,7 +63,7 @@ const HEAVIEST = 300_000;
 export const Settings = z.object({
   units: Units.prefault({}),
   school: SchoolName.default("even"),
-  currency: z.string().max(4).default("€"),
+  currency: Text.max(4).default("€"),
   body: Mass.refine(({ g }) => g >= LIGHTEST && g <= HEAVIEST, "Between 20 and 300 kg (44 and 660 lb).")
     .nullable()
     .default(null)
@@ -75,9 +76,6 @@ export const Settings = z.object({
     description: "Chance of giving out on the next trip that is too much, by consequence.",
   }),
   terrain: z.partialRecord(Terrain, Above("The wear of a ground", 0, 10)).default({}),
-  kinds: z
-    .record(z.string(), KindNumbers)
-    .default({})
-    .meta({ description: "By kind: the owner's own numbers." }),
+  kinds: z.record(Text, KindNumbers).default({}).meta({ description: "By kind: the owner's own numbers." }),
 });
 export type Settings = z.infer<typeof Settings>;

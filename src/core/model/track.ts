@@ -30,7 +30,7 @@ export const Track = z.object({
         z.number().min(-90).max(90),
         z.number().min(-180).max(180),
         z.number().min(-11_000).max(9000).nullable(),
-        z.number().nullable(),
+        z.number().min(-1e11).max(1e11).nullable(),
         z.union([z.literal(0), z.literal(1)]),
       ]),
     )

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Distance, Height, Mass } from "../units/quantity";
+import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
 import { Carry } from "./mark";
 import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
@@ -9,13 +10,19 @@ const Offers = z
   .partialRecord(Offer, Strength)
   .meta({ description: "What the way offers: beds, kitchens, tap water, sockets." });
 
+/** Most questions that are kept as waved away after a trip. */
+export const MOST_WAVED = 100;
+
+/** Lines that are kept of a trip. */
+export const MOST_LINES = 2000;
+
 /** Legs that a trip can have. */
 export const MOST_LEGS = 400;
 
 /** A stretch of a trip with one load and one ground. What it leaves unsaid is as on the whole trip. */
 export const Leg = z.object({
   id: LegId,
-  name: z.string().max(120).default(""),
+  name: Text.max(120).default(""),
   distance: Distance,
   ascent: Height.nullable().default(null),
   terrain: Terrain.default("mixed"),
@@ -55,7 +62,7 @@ export type SupplySort = z.infer<typeof SupplySort>;
 /** So much of something went out, what was bought on the way included, and so much came home. */
 export const Supply = z.object({
   what: Name,
-  unit: z.string().max(20),
+  unit: Text.max(20),
   out: Amount,
   back: Amount,
   sort: SupplySort.nullable().default(null).meta({ description: "null: as its name and unit tell." }),
@@ -141,11 +148,11 @@ export const Trip = z.object({
     .default([])
     .meta({ description: "Up to three things that could have stayed home." }),
   waved: z
-    .array(z.string().max(200))
-    .max(100)
+    .array(Text.max(200))
+    .max(MOST_WAVED)
     .default([])
     .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
-  lines: z.array(Line).max(2000).default([]).meta({ description: "Written on the way." }),
+  lines: z.array(Line).max(MOST_LINES).default([]).meta({ description: "Written on the way." }),
   note: Note.default(""),
   carries: z.array(Carry).max(MOST.items).default([]),
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Text } from "../units/text";
 import type { Item } from "../model";
 import type { Kind } from "./kind";
 import { KINDS } from "./kinds";
@@ -127,7 +128,7 @@ function named(word: string): Kind | undefined {
 }
 
 /** A kind by any of its names, kept as its first; the list is docs/kinds.md. */
-export const KindName = z.codec(z.string(), z.string(), {
+export const KindName = z.codec(Text.max(60), Text, {
   decode: (word, context) => {
     const found = findKind(word);
     if (found) return found.id;

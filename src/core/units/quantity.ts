@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Text } from "./text";
 
 /** Exact by definition: NIST Special Publication 811, appendix B. */
 export const GRAMS_PER_POUND = 453.59237;
@@ -226,7 +227,7 @@ function quantitySchema<T extends { readonly typed: string }>(
   describe: string,
 ) {
   return z
-    .codec(z.union([z.string(), z.number()]), z.custom<T>(), {
+    .codec(z.union([Text.max(60, "Keep it under 60 characters."), z.number()]), z.custom<T>(), {
       decode: (raw, context) => {
         const parsed = read(String(raw));
         if (parsed.ok) return parsed.value;

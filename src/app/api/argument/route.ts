@@ -1,12 +1,10 @@
 import { z } from "zod";
 import { ItemId, Verb } from "@/core/model";
 import { argue, argueToAdd } from "@/core/say/argument";
+import { Text } from "@/core/units/text";
 import { readBook } from "../../book";
 
-const Asked = z.union([
-  z.object({ item: ItemId, verb: Verb, ground: z.string() }),
-  z.object({ what: z.string() }),
-]);
+const Asked = z.union([z.object({ item: ItemId, verb: Verb, ground: Text }), z.object({ what: Text })]);
 
 /** The whole argument of one verdict (`?item=…&verb=…`), or for something to add (`?what=…`); fetched when a slip is opened. */
 export async function GET(request: Request): Promise<Response> {

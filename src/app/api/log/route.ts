@@ -1,18 +1,21 @@
 import { revalidatePath } from "next/cache";
-import { logProblems } from "@/core/ledger/check";
+import { logProblems, type Problem } from "@/core/ledger/check";
 import type { WholeLog } from "@/core/model";
 import { store } from "@/data/connection";
 import { addLog, readWholeLog, replaceLog } from "@/data/log";
+import { isRefused } from "@/data/refused";
+import { weighLog } from "@/data/weight";
 import { keepCopyBefore } from "@/app/copies";
 import { asImport, Stopped, type Tell } from "@/app/imports";
-import { FILE_LIMIT, readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
+import { readApart } from "@/app/read-apart";
+import { sayProblem, writeLogFile } from "@/formats/log-file";
 
 /** Problems told at once; more would bury the first. */
 const TOLD = 30;
 
 /** Everything, as one file in the open format. */
 export async function GET(): Promise<Response> {
-  return new Response(writeLogFile(await readWholeLog(await store())), {
+  return new Response(writeLogFile(await (await store()).snapshot(readWholeLog)), {
     headers: {
       "content-type": "application/json; charset=utf-8",
       "content-disposition": `attachment; filename="nettle-tally-${new Date().toISOString().slice(0, 10)}.json"`,
@@ -25,51 +28,25 @@ export async function GET(): Promise<Response> {
  * id of its own (`&import=…`) it can be asked after, and stopped.
  */
 export async function POST(request: Request): Promise<Response> {
-  const id = new URL(request.url).searchParams.get("import") ?? crypto.randomUUID();
+  const ask = new URL(request.url).searchParams;
   try {
-    return await asImport(id, (tell) => bringIn(request, tell));
+    return await asImport(ask.get("import") ?? crypto.randomUUID(), (tell) => bringIn(request, ask, tell));
   } catch (error) {
     if (error instanceof Stopped) return Response.json({ stopped: true }, { status: 409 });
+    if (isRefused(error))
+      return Response.json({ problems: [error.message] }, { status: error.wantsRoom ? 507 : 422 });
     throw error;
   }
 }
 
-async function bringIn(request: Request, tell: Tell): Promise<Response> {
-  if (Number(request.headers.get("content-length") ?? 0) > FILE_LIMIT) return tooLarge();
+async function bringIn(request: Request, ask: URLSearchParams, tell: Tell): Promise<Response> {
   const text = await request.text();
-  if (text.length > FILE_LIMIT) return tooLarge();
   await tell(0, 0);
-  const read = readLogFile(text);
+  const read = await readApart("log", text);
   await tell(0, 0);
-  if (!read.ok)
-    return Response.json(
-      {
-        problems: [
-          ...read.problems.slice(0, TOLD).map(sayProblem),
-          ...(read.problems.length > TOLD ? [`… and ${read.problems.length - TOLD} more`] : []),
-        ],
-      },
-      { status: 422 },
-    );
+  if (!read.ok) return refused("why" in read ? [{ path: [], message: read.why }] : read.problems);
   const db = await store();
-  const here = await readWholeLog(db);
-  const fresh = newIn(read.log, here);
-  const ask = new URL(request.url).searchParams;
-  if (ask.has("replace")) {
-    if (here.items.length > 0) await keepCopyBefore(here);
-    await db.transaction((tx) => replaceLog(tx, read.log, tell));
-  } else if (ask.has("add")) {
-    const problems = logProblems({
-      ...here,
-      items: [...here.items, ...fresh.items],
-      trips: [...here.trips, ...fresh.trips],
-    });
-    if (problems.length)
-      return Response.json({ problems: problems.slice(0, TOLD).map(sayProblem) }, { status: 422 });
-    await db.transaction((tx) => addLog(tx, fresh, tell));
-  }
-  if (!ask.has("look")) revalidatePath("/", "layout");
-  return Response.json({
+  const told = (fresh: WholeLog, here: WholeLog) => ({
     items: read.log.items.length,
     trips: read.log.trips.length,
     newItems: fresh.items.length,
@@ -77,10 +54,38 @@ async function bringIn(request: Request, tell: Tell): Promise<Response> {
     same: writeLogFile(read.log) === writeLogFile(here),
     mended: read.mended,
   });
+  if (ask.has("replace") || ask.has("add")) {
+    const answer = await db.transaction(async (tx) => {
+      const here = await readWholeLog(tx);
+      const fresh = newIn(read.log, here);
+      if (ask.has("replace")) {
+        if (here.items.length > 0) await keepCopyBefore(here);
+        await replaceLog(tx, read.log, tell);
+      } else {
+        const problems = logProblems(together(here, fresh));
+        if (problems.length) return refused(problems);
+        await addLog(tx, fresh, tell);
+      }
+      await weighLog(tx);
+      return Response.json(told(fresh, here));
+    });
+    if (answer.ok) revalidatePath("/", "layout");
+    return answer;
+  }
+  const here = await db.snapshot(readWholeLog);
+  return Response.json(told(newIn(read.log, here), here));
 }
 
-const tooLarge = () =>
-  Response.json({ problems: [`The file is larger than ${FILE_LIMIT / 1024 / 1024} MB.`] }, { status: 413 });
+const refused = (problems: readonly Problem[]) =>
+  Response.json(
+    {
+      problems: [
+        ...problems.slice(0, TOLD).map(sayProblem),
+        ...(problems.length > TOLD ? [`… and ${problems.length - TOLD} more`] : []),
+      ],
+    },
+    { status: 422 },
+  );
 
 /** What a log holds that is not here yet, by id. */
 function newIn(log: WholeLog, here: WholeLog): WholeLog {
@@ -100,3 +105,14 @@ function newIn(log: WholeLog, here: WholeLog): WholeLog {
     tasks: fresh(log.tasks, here.tasks),
   };
 }
+
+/** What is here with what is new behind it. */
+const together = (here: WholeLog, fresh: WholeLog): WholeLog => ({
+  settings: here.settings,
+  items: [...here.items, ...fresh.items],
+  trips: [...here.trips, ...fresh.trips],
+  tracks: [...here.tracks, ...fresh.tracks],
+  entries: [...here.entries, ...fresh.entries],
+  rulings: [...here.rulings, ...fresh.rulings],
+  tasks: [...here.tasks, ...fresh.tasks],
+});

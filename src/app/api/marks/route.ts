@@ -7,6 +7,8 @@ import { refuseAfterExit } from "@/data/exits";
 import { findItem } from "@/data/items";
 import { Refused } from "@/data/refused";
 import { findTrip } from "@/data/trips";
+import { weighAdded } from "@/data/weight";
+import { answering, jsonIn } from "../answering";
 
 const of = { trip: TripId, item: ItemId };
 const Sent = z
@@ -25,37 +27,26 @@ const Sent = z
  * known of each before, null where it was not carried.
  */
 export async function POST(request: Request): Promise<Response> {
-  const sent = Sent.safeParse(await request.json().catch(() => null));
-  if (!sent.success)
-    return Response.json(
-      { why: sent.error.issues.map(({ path, message }) => `${path.join(".")}: ${message}`).join("; ") },
-      { status: 400 },
-    );
-  const db = await store();
-  try {
-    const before = await db.transaction(async (tx) => {
+  const text = await request.text();
+  return answering(async () => {
+    const changes = Sent.parse(jsonIn(text));
+    const before = await (
+      await store()
+    ).transaction(async (tx) => {
       const known: (Carry | null)[] = [];
-      for (const change of sent.data) {
+      for (const change of changes) {
         await refuseStray(tx, change);
         known.push(await changeCarry(tx, change));
       }
       await refuseAfterExit(
         tx,
-        sent.data.map(({ item }) => item),
+        changes.map(({ item }) => item),
       );
+      await weighAdded(tx, text.length);
       return known;
     });
-    return Response.json(before.map((carry) => carry && Carry.encode(carry)));
-  } catch (error) {
-    // 23503: the trip or the item was removed meanwhile, perhaps in another tab.
-    if ((error as { code?: string }).code === "23503")
-      return Response.json(
-        { why: "That trip or thing is no longer here. Reload the page." },
-        { status: 409 },
-      );
-    if (error instanceof Refused) return Response.json({ why: error.message }, { status: 409 });
-    throw error;
-  }
+    return before.map((carry) => carry && Carry.encode(carry));
+  });
 }
 
 /** A mark names only what is there: its leg, what took its place; and a thing that is owned. */

@@ -1,7 +1,9 @@
 import { z } from "zod";
+import { jsonIn } from "../answering";
+import { Text } from "@/core/units/text";
 import { isPairingSecret, pair, PAIRED_COOKIE } from "@/data/pairings";
 
-const Asked = z.object({ secret: z.string().max(200) });
+const Asked = z.object({ secret: Text.max(200) });
 
 /** Wrong tries in so many milliseconds after which nobody is let in for a while. */
 const MOST_WRONG = 5;
@@ -15,7 +17,7 @@ export async function POST(request: Request): Promise<Response> {
   wrong = wrong.filter((at) => now - at < WITHIN_MS);
   if (wrong.length >= MOST_WRONG)
     return Response.json({ why: "Too many wrong tries. Wait a minute." }, { status: 429 });
-  const asked = Asked.safeParse(await request.json().catch(() => null));
+  const asked = Asked.safeParse(jsonIn(await request.text()));
   if (!asked.success || !isPairingSecret(asked.data.secret)) {
     wrong = [...wrong, now];
     return Response.json({ why: "That is not the pairing word of today." }, { status: 403 });

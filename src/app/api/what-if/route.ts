@@ -4,7 +4,8 @@ import { nextLike } from "@/core/ledger/next-outing";
 import { says } from "@/core/say/says";
 import { whatIf } from "@/core/reasons/what-if";
 import { byField, refuse, type Answer } from "@/ui/answer";
-import type { ToldChange } from "../../verdicts/what-if";
+import type { ToldChange } from "@/app/(notebook)/verdicts/what-if";
+import { jsonIn } from "../answering";
 import { readBook } from "../../book";
 
 const Supposed = z.object({
@@ -26,7 +27,7 @@ const Supposed = z.object({
 
 /** Which verdicts would change under a supposition. Nothing is kept. */
 export async function POST(request: Request): Promise<Response> {
-  const asked = Supposed.safeParse(await request.json().catch(() => null));
+  const asked = Supposed.safeParse(jsonIn(await request.text()));
   if (!asked.success) return answer(refuse(byField(asked.error)));
   const { school, next, mark } = asked.data;
   const { surveyed, judgements } = await readBook();

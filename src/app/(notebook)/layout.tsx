@@ -1,0 +1,38 @@
+import type { ReactNode } from "react";
+import { Toaster } from "sonner";
+import { CommandPalette } from "@/ui/command-palette";
+import { KeptMarks } from "@/ui/kept-marks";
+import { Navigation } from "@/ui/navigation";
+import { OtherTabs } from "@/ui/other-tabs";
+import { Page } from "@/ui/page-head";
+import { pressingCount, readBook } from "../book";
+
+/** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */
+export default async function Notebook({ children }: { children: ReactNode }) {
+  const { log, judgements, toAdd } = await readBook();
+  const unmarked = log.trips
+    .filter((trip) => !trip.planned)
+    .flatMap((trip) => trip.carries)
+    .filter((carry) => carry.mark === null).length;
+  const items = log.items.map(({ id, name }) => ({ id, name }));
+  return (
+    <div className="pb-20 tabs:pb-0 tabs:pr-32 print:p-0!">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
+      >
+        Skip to the page
+      </a>
+      <Page>{children}</Page>
+      <Navigation verdicts={pressingCount(judgements, toAdd)} unmarked={unmarked} />
+      <CommandPalette items={items} trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()} />
+      <OtherTabs />
+      <KeptMarks items={items} />
+      <Toaster
+        position="bottom-center"
+        offset={88}
+        toastOptions={{ className: "!bg-ink !text-paper !border-ink !rounded !font-sans" }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+"use server";
+
+import { z } from "zod";
+import { ItemId, Moved, TripId } from "@/core/model";
+import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import type { Db } from "@/data/db";
+import { allItems } from "@/data/items";
+import { findTrip, saveTrips } from "@/data/trips";
+import { acting } from "@/app/acting";
+import { refuse, type Answer } from "@/ui/answer";
+
+const noTrip = refuse({ "": "That trip or thing is no longer here." });
+const Items = z.array(ItemId).max(2000);
+const owned = async (tx: Db) =>
+  new Set((await allItems(tx)).filter(({ state }) => state !== "wished").map(({ id }) => id));
+
+/** Keeps where the owner moved a thing on the list of a trip to come; null: it stands where it stands by itself. */
+export async function move(trip: TripId, item: ItemId, to: Moved | null): Promise<Answer> {
+  return acting(async (tx) => {
+    const moved = Moved.nullable().parse(to);
+    const thing = ItemId.parse(item);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known || !(await owned(tx)).has(thing)) return noTrip;
+    const others = Object.entries(known.picks).filter(([id]) => id !== thing);
+    await saveTrips(tx, [
+      { ...known, picks: Object.fromEntries(moved ? [...others, [thing, moved]] : others) },
+    ]);
+    return { ok: true, value: undefined };
+  });
+}
+
+/** Makes a list that of a trip to come: what is on it goes along, what was listed and is not any more comes off, unless it is marked. */
+export async function packList(trip: TripId, raw: readonly string[]): Promise<Answer> {
+  return acting(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const shelf = await owned(tx);
+    const listed = new Set(Items.parse(raw).filter((item) => shelf.has(item)));
+    const before = await carriesOf(tx, { trip: known.id });
+    const off = before.filter(({ item, mark }) => !listed.has(item) && mark === null);
+    await removeCarries(
+      tx,
+      known.id,
+      off.map(({ item }) => item),
+    );
+    const there = new Set(before.map(({ item }) => item));
+    await saveCarries(
+      tx,
+      known.id,
+      [...listed]
+        .filter((item) => !there.has(item))
+        .map((item) => ({ item, legs: null, shared: null, mark: null })),
+    );
+    return { ok: true, value: undefined };
+  });
+}
+
+/** Leaves several things out of the list of a trip to come, by the owner's word. */
+export async function leaveOut(trip: TripId, raw: readonly string[]): Promise<Answer> {
+  return acting(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const shelf = await owned(tx);
+    const left = Object.fromEntries(
+      Items.parse(raw)
+        .filter((item) => shelf.has(item))
+        .map((item) => [item, "leave" as const]),
+    );
+    await saveTrips(tx, [{ ...known, picks: { ...known.picks, ...left } }]);
+    return { ok: true, value: undefined };
+  });
+}

@@ -1,0 +1,65 @@
+import type { Metadata } from "next";
+import { cookies } from "next/headers";
+import { PageHead } from "@/ui/page-head";
+import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke";
+import { kaplanMeier } from "@/core/belief/kaplan-meier";
+import { wornOutOf, type Life } from "@/core/belief/life-belief";
+import { fitWeibull, weibullMedian } from "@/core/belief/weibull-fit";
+import { readBook } from "@/app/book";
+import { schoolEffects } from "./school-effects";
+import { Everything } from "./everything";
+import type { OwnLives } from "./numbers-form";
+import { pairings } from "@/data/pairings";
+import { Paired } from "./paired";
+import { SettingsForm } from "./settings-form";
+
+export const metadata: Metadata = { title: "Settings" };
+
+export default async function SettingsPage() {
+  const reading = await readBook();
+  const { log, surveyed } = reading;
+  const lives = Object.fromEntries(
+    [...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]),
+  );
+  const theme = (await cookies()).get("theme")?.value ?? "system";
+  return (
+    <>
+      <PageHead title="Settings" />
+      <div className="max-w-4xl space-y-8 pb-10">
+        <SettingsForm settings={log.settings} theme={theme} lives={lives} effects={schoolEffects(reading)} />
+        <Everything owned={log.items.length} />
+        <Paired
+          sharing={process.env.NETTLE_SHARED_ON !== undefined}
+          browsers={pairings().map(({ id, name, since }) => ({ id, name, since }))}
+        />
+        <section id="strokes" aria-labelledby="strokes-title">
+          <h2 id="strokes-title" className="mb-2 border-b-2 border-ink pb-1 text-lg">
+            What the strokes mean
+          </h2>
+          <ul className="grid gap-x-8 gap-y-2 sm:grid-cols-3">
+            {(Object.entries(STROKES) as [StrokeCode, string][])
+              .filter(([code]) => code !== "-")
+              .map(([code, words]) => (
+                <li key={code} className="flex items-end gap-3">
+                  <span className="flex w-5 justify-center">
+                    <Stroke code={code} size={24} />
+                  </span>
+                  {words}
+                </li>
+              ))}
+          </ul>
+        </section>
+      </div>
+    </>
+  );
+}
+
+function ownLives(lives: readonly Life[]): OwnLives {
+  const fit = fitWeibull(lives);
+  return {
+    wornOut: wornOutOf(lives),
+    all: lives.length,
+    half: kaplanMeier(lives).find(({ lasts }) => lasts <= 0.5)?.wear ?? null,
+    fit: fit && { median: weibullMedian(fit), shape: fit.shape },
+  };
+}

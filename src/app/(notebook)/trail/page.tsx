@@ -1,0 +1,54 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import type { Named } from "@/core/field/parse-field-line";
+import { Empty, PageHead } from "@/ui/page-head";
+import { readBook } from "@/app/book";
+import { FieldLog, type TrailTrip } from "./field-log";
+
+export const metadata: Metadata = { title: "Trail", manifest: "/manifest.webmanifest" };
+
+/** Trips that a line may belong to: the latest ones, and those to come. */
+const OFFERED = 6;
+
+export default async function TrailPage() {
+  const { log, book } = await readBook();
+  const trips = log.trips
+    .toSorted((a, b) => (a.starts < b.starts ? 1 : -1))
+    .slice(0, OFFERED)
+    .map((trip): TrailTrip => {
+      const along = new Set(trip.carries.map(({ item }) => item));
+      const named = (item: Named) => ({ id: item.id, name: item.name, kind: item.kind });
+      return {
+        id: trip.id,
+        name: trip.name,
+        starts: trip.starts,
+        ends: trip.ends,
+        lines: trip.lines,
+        along: [
+          ...book.items.filter(({ id }) => along.has(id)),
+          ...book.items.filter(({ id, state }) => !along.has(id) && state === "active"),
+        ].map(named),
+      };
+    });
+  return (
+    <>
+      <PageHead title="Trail">
+        One line for what happened, as it comes. It is kept without a network.
+      </PageHead>
+      {trips.length === 0 ? (
+        <Empty
+          title="No trip to write of"
+          action={
+            <Link href="/trips/new" className="btn btn-leaf">
+              Say where you are going
+            </Link>
+          }
+        >
+          Enter the trip and what is in the pack, planned or begun; then what happens on it is written here.
+        </Empty>
+      ) : (
+        <FieldLog trips={trips} today={book.today} units={book.settings.units} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,287 @@
+"use server";
+
+import { z } from "zod";
+import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check";
+import { daysBetween } from "@/core/ledger/days";
+import { walked } from "@/core/ledger/intended";
+import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
+import {
+  BagWeighing,
+  Carry,
+  type Item,
+  ItemId,
+  MOST_LEGS,
+  type LegId,
+  type Mark,
+  Shared,
+  Track,
+  Trip,
+  TripHead,
+  TripId,
+} from "@/core/model";
+import { slug } from "@/core/model/slug";
+import { sayDay, sayDays } from "@/core/units/speak";
+import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { fullOf } from "@/data/limits";
+import type { Db } from "@/data/db";
+import { refuseAfterExit } from "@/data/exits";
+import { isRefused, Refused } from "@/data/refused";
+import { allItems, findItem } from "@/data/items";
+import { saveTracks } from "@/data/tracks";
+import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
+import { acting } from "@/app/acting";
+import { today } from "@/app/reading";
+import { askAbout, changedSince } from "@/ui/changed-since";
+import { byField, refuse, type Answer, type No } from "@/ui/answer";
+import { seenOf, type Seen } from "./seen";
+
+const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
+type Packed = z.infer<typeof Packed>;
+
+/**
+ * Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of things taken off the
+ * list go.
+ *
+ * @param seen what `seenOf` told of it when the form was opened; what was changed elsewhere since is asked about
+ */
+export async function saveTrip(
+  raw: Record<string, unknown>,
+  packed: z.input<typeof Packed>,
+  rawTrack: Omit<Track, "trip"> | null,
+  sure: boolean,
+  seen?: Seen | null,
+): Promise<Answer<TripId>> {
+  return acting(async (tx) => {
+    const others = await allTrips(tx);
+    const id = raw.id
+      ? TripId.parse(raw.id)
+      : TripId.parse(
+          slug(`${String(raw.name)} ${String(raw.starts)}`, new Set(others.map((trip): string => trip.id))),
+        );
+    const known = await findTrip(tx, id);
+    const full = known ? null : await fullOf(tx, "trips");
+    if (full) return refuse({ name: full });
+    const parsed = TripHead.safeParse({
+      ...(known ? TripHead.encode(known) : {}),
+      ...raw,
+      id,
+      legs: legsOf(raw, known),
+    });
+    if (!parsed.success) return refuse(byField(parsed.error));
+    const trip =
+      known?.planned && !parsed.data.planned && parsed.data.intended === null
+        ? { ...parsed.data, intended: walked(known).intended }
+        : parsed.data;
+    const now = seen && known && !sure ? seenOf(known, await carriesOf(tx, { trip: id })) : null;
+    const elsewhere = seen && now ? changedSince(seen, now) : [];
+    if (elsewhere.length > 0) return { ok: false, fields: {}, ask: askAbout(elsewhere) };
+    const wrong = wrongWith(trip, others, sure);
+    if (wrong) return wrong;
+    const track = rawTrack && Track.safeParse({ ...rawTrack, trip: id });
+    if (track && !track.success)
+      return refuse({ "legs.0.distance": "The track can't be kept. Read it again." });
+    const packing = packedOn(trip, Packed.parse(packed), await allItems(tx));
+    if (!Array.isArray(packing)) return packing;
+    await saveTrips(tx, [trip]);
+    if (track) await saveTracks(tx, [track.data]);
+    await pack(tx, trip, packing);
+    return { ok: true, value: id };
+  });
+}
+
+/** What is wrong with a trip by itself and beside the others, or is asked about; null where nothing. */
+function wrongWith(trip: TripHead, trips: readonly TripHead[], sure: boolean): No | null {
+  const problems = [...tripProblems(trip), ...legProblems(trip), ...legNightProblems(trip)];
+  if (problems.length)
+    return refuse(
+      Object.fromEntries(
+        problems.map(({ path, message }) => [
+          path[0] === "distance" ? "legs.0.distance" : path.join("."),
+          message,
+        ]),
+      ),
+    );
+  if (trip.legs.length === 0)
+    return refuse({ "legs.0.distance": "Say how far it was, or read it from a track." });
+  if (!trip.planned && trip.starts > today())
+    return refuse({ starts: "It starts in the future. Tick “not walked yet” if it is planned." });
+  const others = trips.filter(({ id }) => id !== trip.id);
+  const twin = others.find(
+    ({ name, starts, ends }) => name === trip.name && starts === trip.starts && ends === trip.ends,
+  );
+  if (twin)
+    return refuse({ name: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is in the log already.` });
+  const overlap = others.find(
+    ({ planned, starts, ends }) => !planned && starts < trip.ends && trip.starts < ends,
+  );
+  if (overlap && trip.planned)
+    return refuse({
+      starts: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) was walked on some of these days. Plan it for others.`,
+    });
+  return overlap && !sure
+    ? {
+        ok: false,
+        fields: {},
+        ask: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) covers some of these days. Keep both?`,
+      }
+    : null;
+}
+
+/** What is packed, each once, on the legs that there are; or why it can't be. */
+function packedOn(trip: TripHead, packed: Packed, items: readonly Item[]): Packed | No {
+  // A leg taken out takes its membership along; what was on no other leg is packed for none.
+  const ids = new Set(trip.legs.map(({ id }) => id));
+  const things = [...new Map(packed.map((thing) => [thing.item, thing])).values()].map(({ item, legs }) => ({
+    item,
+    legs: legs && legs.filter((leg) => ids.has(leg)),
+  }));
+  if (things.some(({ legs }) => legs?.length === 0))
+    return refuse({
+      packed: "Something is packed only for a leg that is no longer there. Say which legs it went on.",
+    });
+  const shelf = new Map(items.map((item) => [item.id, item]));
+  const owned = things.flatMap(({ item }) => shelf.get(item) ?? []);
+  const gone = owned.find(
+    ({ state, since }) => state !== "active" && since !== null && daysBetween(since, trip.starts) > 0,
+  );
+  if (gone)
+    return refuse({
+      packed: `${gone.name} has been ${gone.state} since ${sayDay(gone.since!)}, before this trip.`,
+    });
+  const wished = owned.find(({ state }) => state === "wished");
+  if (wished) return refuse({ packed: `${wished.name} is only wished for.` });
+  return things.filter(({ item }) => shelf.has(item));
+}
+
+/** Puts what is packed into a trip's pack, and takes out what is not any more. */
+async function pack(tx: Db, trip: TripHead, packing: Packed): Promise<void> {
+  const ids = new Set(trip.legs.map(({ id }) => id));
+  const before = new Map((await carriesOf(tx, { trip: trip.id })).map((carry) => [carry.item, carry]));
+  const now = new Set(packing.map(({ item }) => item));
+  await removeCarries(
+    tx,
+    trip.id,
+    [...before.keys()].filter((item) => !now.has(item)),
+  );
+  await saveCarries(
+    tx,
+    trip.id,
+    packing.map(({ item, legs }) => ({
+      item,
+      legs,
+      shared: before.get(item)?.shared ?? null,
+      mark: onLegs(before.get(item)?.mark ?? null, ids),
+    })),
+  );
+  await refuseAfterExit(tx, [...now]).catch((error: unknown) => {
+    throw isRefused(error) ? new Refused(error.message, { field: "starts" }) : error;
+  });
+}
+
+/** A mark on a leg that is gone says no more where on the trip it was. */
+const onLegs = (mark: Mark | null, legs: ReadonlySet<LegId>): Mark | null =>
+  mark?.at?.leg && !legs.has(mark.at.leg) ? { ...mark, at: { ...mark.at, leg: null } } : mark;
+
+const Stretches = z.array(
+  z.object({ from: z.number().min(0), to: z.number().positive() }).refine(({ from, to }) => from < to, {
+    message: "It ends before it starts.",
+  }),
+);
+
+/** Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where that changes in mid-leg. */
+export async function setStretches(trip: TripId, item: ItemId, raw: readonly Stretch[]): Promise<Answer> {
+  return acting(async (tx) => {
+    const stretches = Stretches.parse(raw);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const thing = await findItem(tx, ItemId.parse(item));
+    if (!thing || thing.state === "wished") return refuse({ "": "That thing is not on the shelf." });
+    const carries = await carriesOf(tx, { trip: known.id });
+    const before = carries.find((carry) => carry.item === thing.id);
+    if (stretches.length === 0 && before?.mark)
+      return refuse({
+        "": `${thing.name} is marked on this trip. Take the mark back first, or leave it a stretch.`,
+      });
+    const next = carriedOnStretches({ ...known, carries }, thing.id, stretches);
+    if (next.legs.length > MOST_LEGS) return refuse({ "": "That would be more legs than a trip can have." });
+    await saveTrips(tx, [next]);
+    if (stretches.length === 0) await removeCarries(tx, known.id, [thing.id]);
+    await saveCarries(
+      tx,
+      known.id,
+      next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
+    );
+    return { ok: true, value: undefined };
+  });
+}
+
+/** Says with whom a thing was carried, and which part of it was the owner's (null: all of it, alone). */
+export async function setShared(
+  trip: TripId,
+  item: ItemId,
+  raw: z.input<typeof Shared> | null,
+): Promise<Answer> {
+  return acting(async (tx) => {
+    const shared = Shared.nullable().parse(raw);
+    const carry = (await carriesOf(tx, { trip: TripId.parse(trip) })).find((each) => each.item === item);
+    if (!carry) return refuse({ item: "That was not in the pack of this trip." });
+    await saveCarries(tx, carry.trip, [{ ...carry, shared }]);
+    return { ok: true, value: undefined };
+  });
+}
+
+const noTrip = refuse({ "": "That trip is no longer here." });
+
+/** Says what the packed bag weighed at the start (null: it was not weighed). */
+export async function setScale(trip: TripId, raw: unknown): Promise<Answer> {
+  return acting(async (tx) => {
+    const scale = BagWeighing.nullable().parse(raw);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    await saveTrips(tx, [{ ...known, scale }]);
+    return { ok: true, value: undefined };
+  });
+}
+
+/** What the form does not show of a leg (its dates, its own weather) stays as it was. */
+function legsOf(raw: Record<string, unknown>, known: TripHead | null): unknown {
+  if (!Array.isArray(raw.legs) || !known) return raw.legs;
+  const before = new Map(TripHead.encode(known).legs.map((leg) => [String(leg.id), leg]));
+  return raw.legs.map((leg: Record<string, unknown> | null) => ({ ...before.get(String(leg?.id)), ...leg }));
+}
+
+const LookBack = Trip.pick({
+  made: true,
+  stay: true,
+  missed: true,
+  felt: true,
+  supplies: true,
+  boiled: true,
+});
+
+/** Saves what is said looking back: what made the trip, what could have stayed, what was missed, the nights, what came home. */
+export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {
+  return acting(async (tx) => {
+    const said = LookBack.parse(raw);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const next = { ...known, ...said };
+    const shelf = new Set((await allItems(tx)).map(({ id }) => id));
+    const named = [...next.made, ...next.stay, ...next.felt.flatMap(({ slept }) => slept)];
+    if (named.some((item) => !shelf.has(item)))
+      return refuse({ "": "Something named here is no longer on the shelf. Reload the page." });
+    const problems = tripProblems(next);
+    if (problems.length)
+      return refuse(Object.fromEntries(problems.map(({ path, message }) => [path.join("."), message])));
+    await saveTrips(tx, [next]);
+    return { ok: true, value: undefined };
+  });
+}
+
+/** Removes a trip with its marks. */
+export async function deleteTrip(id: TripId): Promise<Answer> {
+  return acting(async (tx) => {
+    await removeTrip(tx, TripId.parse(id));
+    return { ok: true, value: undefined };
+  });
+}

@@ -1,0 +1,182 @@
+import type { Metadata } from "next";
+import Link from "next/link";
+import { compareLists, listOf, totalOf, type Listed } from "@/core/compare/lists";
+import { TripId, type Load, type Trip } from "@/core/model";
+import type { Book } from "@/core/ledger/book";
+import { countsAs } from "@/core/weighin/weigh-in";
+import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
+import { Empty, PageHead } from "@/ui/page-head";
+import { itemPath } from "@/ui/paths";
+import { readBook } from "@/app/book";
+import { Choose } from "./choose";
+import { WeightBars } from "@/ui/weight-bars";
+
+export const metadata: Metadata = { title: "Lists against lists" };
+
+/** Trips drawn beside each other. */
+const DRAWN = 24;
+
+const LOADS: readonly (readonly [Load, string])[] = [
+  ["base", "base"],
+  ["worn", "worn"],
+  ["consumable", "used up"],
+  ["hobby", "hobby"],
+];
+
+/** One trip's list beside another's: what came out, what went in, what each change saved. The sum agrees to the gram. */
+export default async function ComparePage({
+  searchParams,
+}: {
+  searchParams: Promise<{ a?: string; b?: string }>;
+}) {
+  const { log, book } = await readBook();
+  const trips = log.trips
+    .filter(({ carries }) => carries.length > 0)
+    .toSorted((a, b) => (a.starts < b.starts ? -1 : 1));
+  const asked = await searchParams;
+  const find = (id: string | undefined) => trips.find((trip) => trip.id === TripId.safeParse(id).data);
+  const after = find(asked.b) ?? trips.at(-1);
+  const before = find(asked.a) ?? trips.filter((trip) => trip !== after).at(-1);
+  if (!before || !after)
+    return (
+      <>
+        <PageHead title="Lists against lists" />
+        <Empty
+          title="Two lists are needed"
+          action={
+            <Link href="/trips" className="btn btn-leaf">
+              To the trips
+            </Link>
+          }
+        >
+          Enter two trips with what was in the pack, walked or planned, and they stand here side by side.
+        </Empty>
+      </>
+    );
+  const { units } = book.settings;
+  const [was, is] = [listOf(before, book.item), listOf(after, book.item)];
+  const difference = compareLists(was, is);
+  const options = trips.map((trip) => [trip.id, `${trip.name}, ${sayDays(trip.starts, trip.ends)}`] as const);
+  return (
+    <>
+      <PageHead title="Lists against lists">
+        {difference.grams === 0
+          ? "Both weigh the same."
+          : `${after.name} is ${sayMass(Math.abs(difference.grams), units)} ${difference.grams < 0 ? "lighter" : "heavier"}.`}
+      </PageHead>
+      <Choose a={before.id} b={after.id} options={options} />
+      <table className="mt-4 w-full max-w-2xl text-[0.95rem]">
+        <thead className="text-left text-sm text-muted">
+          <tr>
+            <td />
+            <th className="text-right font-normal">{before.name}</th>
+            <th className="text-right font-normal">{after.name}</th>
+            <th className="text-right font-normal">change</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...LOADS, [null, "in all"] as const].map(([load, word]) => {
+            const of = (list: readonly Listed[]) =>
+              totalOf(load === null ? list : list.filter(({ item }) => countsAs(item) === load));
+            return (
+              <tr key={word} className={load ? "border-t border-rule" : "border-t-2 border-ink font-bold"}>
+                <td className="py-1">{word}</td>
+                <td className="num text-right">{sayMass(of(was), units)}</td>
+                <td className="num text-right">{sayMass(of(is), units)}</td>
+                <td className="num text-right">{sayChange(of(is) - of(was), units)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="mt-6 grid gap-8 lg:grid-cols-2">
+        <Changes
+          title="Came out"
+          lines={difference.out.map((listed) => ({ listed, grams: -(listed.grams ?? 0), beside: "" }))}
+          units={units}
+        />
+        <Changes
+          title="Went in"
+          lines={difference.into.map((listed) => ({ listed, grams: listed.grams ?? 0, beside: "" }))}
+          units={units}
+        />
+        <Changes
+          title="One in place of another"
+          lines={difference.swapped.map(({ from, to, grams }) => ({
+            listed: to,
+            grams,
+            beside: `for ${from.item.name}`,
+          }))}
+          units={units}
+        />
+        <Changes
+          title="On both, and of another weight"
+          lines={difference.reweighed.map(({ from, to, grams }) => ({
+            listed: to,
+            grams,
+            beside: `${sayMass(from.grams ?? 0, units)}, then ${sayMass(to.grams ?? 0, units)}`,
+          }))}
+          units={units}
+        />
+      </div>
+      <p className="hint mt-4">
+        {count(difference.same.length, "thing")} on both, unchanged. A thing counts with what it was known to
+        weigh then; of what was shared, the owner&rsquo;s part.
+      </p>
+      <WeightBars
+        title="All lists, oldest first"
+        bars={barsOf(trips.slice(-DRAWN), book)}
+        imperial={units.weight === "oz"}
+      />
+    </>
+  );
+}
+
+const sayChange = (grams: number, units: Units) =>
+  grams === 0 ? "–" : `${grams < 0 ? "−" : "+"}${sayMass(Math.abs(grams), units)}`;
+
+const barsOf = (trips: readonly Trip[], book: Book) =>
+  trips.map((trip) => {
+    const list = listOf(trip, book.item);
+    return {
+      name: trip.name,
+      grams: LOADS.map(
+        ([load, word]) => [word, totalOf(list.filter(({ item }) => countsAs(item) === load))] as const,
+      ),
+    };
+  });
+
+/** Changes of one sort, with what they come to. */
+function Changes({
+  title,
+  lines,
+  units,
+}: {
+  title: string;
+  lines: readonly { readonly listed: Listed; readonly grams: number; readonly beside: string }[];
+  units: Units;
+}) {
+  const sum = lines.reduce((all, { grams }) => all + grams, 0);
+  return (
+    <section aria-label={title}>
+      <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-lg">
+        {title}
+        <span className="num text-base font-normal">{sayChange(sum, units)}</span>
+      </h2>
+      {lines.length === 0 && <p className="py-1 text-muted">Nothing.</p>}
+      <ul>
+        {lines.map(({ listed: { item, grams: weight }, grams, beside }) => (
+          <li key={item.id} className="flex items-baseline justify-between border-b border-rule py-1">
+            <span>
+              <Link prefetch={false} href={itemPath(item.id)} className="hover:underline">
+                {item.name}
+              </Link>{" "}
+              <span className="text-sm text-muted">{beside}</span>
+            </span>
+            <span className="num">{weight === null ? "not weighed" : sayChange(grams, units)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,18 @@
+import { questionsAfter } from "@/core/ask/questions";
+import { sayQuestion } from "@/core/say/questions";
+import { readBook } from "@/app/book";
+import { Questions } from "./questions";
+
+/** The questions whose answers would most change the verdicts, after the last trip. */
+export async function WorthAsking() {
+  const { book, surveyed, judgements } = await readBook();
+  return (
+    <Questions
+      questions={questionsAfter(surveyed, judgements).map((question) => ({
+        id: question.id,
+        words: sayQuestion(question, book.item(question.item)!, book),
+        answers: question.answers.map(({ word }) => word),
+      }))}
+    />
+  );
+}

@@ -1,0 +1,17 @@
+import { readCalendar, type CalendarRead } from "../formats/icalendar";
+import { readLogFile, type ReadLog } from "../formats/log-file";
+
+/** What the server is brought to read, and what comes of it. */
+export interface Reads {
+  readonly log: ReadLog;
+  readonly calendar: CalendarRead;
+}
+
+const READERS: { readonly [Sort in keyof Reads]: (text: string) => Reads[Sort] } = {
+  log: readLogFile,
+  calendar: readCalendar,
+};
+
+/** Run in a worker of its own (`app/read-apart.ts`), since a file that is made to be slow would keep everybody waiting. */
+export default <Sort extends keyof Reads>({ sort, text }: { readonly sort: Sort; readonly text: string }) =>
+  READERS[sort](text);

@@ -1,0 +1,15 @@
+import { toast } from "sonner";
+import type { Answer } from "./answer";
+
+/** Said where an action never answered. */
+export const UNREACHED = "Not saved: the server can’t be reached.";
+
+/** Says what was done, with the press that takes it back, and `then` follows; where it can't be taken back, why. */
+export function sayWithUndo(says: string, undo: () => Promise<Answer<unknown>>, then: () => void): void {
+  const takeBack = async () => {
+    const answer = await undo().catch(() => null);
+    if (!answer?.ok) toast.error(answer ? Object.values(answer.fields)[0] : UNREACHED);
+    then();
+  };
+  toast(says, { action: { label: "Undo", onClick: () => void takeBack() } });
+}
