@@ -1,8 +1,14 @@
 import { parseArgs } from "node:util";
-import { practiceKits, scoreOf, type Hit, type Score } from "./practice-kits";
+import { practiceKits, scoreOf, VERSIONS, type Hit, type Score } from "./practice-kits";
 
 /** `npm run practice [-- --misses] [-- --version v1]`: how often the engine agrees with a practitioner on the practice kits. */
 const { values } = parseArgs({ options: { misses: { type: "boolean" }, version: { type: "string" } } });
+
+const NAMES = {
+  v1: "01–12, as they were written",
+  v2: "01–12, marked by a careful owner",
+  later: "13–24, by other heads",
+} as const;
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 
@@ -21,7 +27,7 @@ function tellMisses(hits: readonly Hit[]): void {
       );
 }
 
-const versions = (["v1", "v2"] as const).filter((version) => !values.version || values.version === version);
+const versions = VERSIONS.filter((version) => !values.version || values.version === version);
 const scores = versions.map((version) => ({ version, score: scoreOf(practiceKits(version)) }));
 if (values.misses) for (const { score } of scores) tellMisses(score.hits);
 for (const { version, score } of scores) {
@@ -36,5 +42,4 @@ for (const { version, score } of scores) {
 console.log(
   `\n${"".padEnd(44)} agrees    balanced   false alarms on kept    additions named           cover dropped`,
 );
-for (const { version, score } of scores)
-  tell(version === "v1" ? "version 1, as it was written" : "version 2, marked by a careful owner", score);
+for (const { version, score } of scores) tell(NAMES[version], score);

@@ -24,6 +24,7 @@ import { liteStore, openStore } from "@/data/store";
 import { joinTracks } from "@/core/track/join";
 import { thinned } from "@/core/track/thin";
 import { parseXml, readGpx } from "@/formats/gpx";
+import { writeLogFile } from "@/formats/log-file";
 import { ensureBuild } from "../scripts/setup.mjs";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
 import type { Page } from "playwright-core";
@@ -480,18 +481,57 @@ async function weightOfServer(folder: string, snapshot: string): Promise<void> {
 }
 const PAGE_LOADS = 200;
 
+/** Files that are made to be slow, or are as large as they come, each in its own way. */
+const worstFiles = (): readonly (readonly [what: string, text: string])[] => [
+  ["4 MB of brackets, quotes and blanks", '["'.repeat(1_000_000) + " ".repeat(2_000_000)],
+  ["brackets opened and never closed, 4 MB", "[1,".repeat(1_300_000)],
+  ["40 MB of one text", `{"format":"${"x".repeat(40_000_000)}"}`],
+  ["20 MB of escaped letters", `{"format":"${"\\u0001".repeat(3_300_000)}"}`],
+  ["a log of 300 things, 200 trips, to be read whole", writeLogFile(madeUpLog(300, 200))],
+];
+
+/** While a file is read that keeps its reader busy, another page answers as it does otherwise. */
+async function pagesBesideFiles(folder: string, snapshot: string): Promise<void> {
+  const port = await freePort();
+  const child = launch(path.join(folder, "beside"), port, snapshot);
+  const url = `http://127.0.0.1:${port}`;
+  await answers(url, child);
+  const page = async () => (await fetch(`${url}/shelf`)).text();
+  for (const [what, text] of worstFiles()) {
+    const usual: number[] = [];
+    const beside: number[] = [];
+    for (let turn = 0; turn < 7; turn += 1) {
+      let start = performance.now();
+      await page();
+      usual.push(performance.now() - start);
+      const read = fetch(`${url}/api/log?look`, { method: "POST", body: text });
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      start = performance.now();
+      await page();
+      beside.push(performance.now() - start);
+      await (await read).text();
+    }
+    const ratios = beside.map((ms, n) => ms / usual[n]!);
+    console.log(
+      `another page, while the server reads ${what}: ${middle(ratios).toFixed(2)} × as long (aim 1.5)`,
+    );
+  }
+  child.kill();
+}
+
 const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
 // `npm run bench -- growth tracks`: only what is named; the sheet is drawn of what judgement was timed on.
 const parts = process.argv.slice(2);
 const wants = (part: string) => parts.length === 0 || parts.includes(part);
 try {
-  const large = wants("judgement") || wants("sheet") || wants("server") ? await largeLog(folder) : null;
+  const large = ["judgement", "sheet", "server", "files"].some(wants) ? await largeLog(folder) : null;
   if (large && wants("judgement")) await speedOfJudgement(large.store);
   await large?.store.close();
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
   if (wants("trip")) await speedOfTripPage(folder);
   if (large && wants("server")) await weightOfServer(folder, large.snapshot);
+  if (large && (wants("server") || wants("files"))) await pagesBesideFiles(folder, large.snapshot);
   if (large && wants("sheet")) await smoothness(folder, large.snapshot);
 } finally {
   await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });

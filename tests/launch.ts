@@ -34,16 +34,16 @@ export function launch(
 }
 
 /** Waits until the app answers: with a page, or, where it is shared and nobody is paired, with 401. */
-export async function answers(url: string, child: ChildProcess): Promise<void> {
+export async function answers(url: string, child: ChildProcess, at = "/settings"): Promise<void> {
   const deadline = Date.now() + 60_000;
   while (
-    !(await fetch(`${url}/settings`).then(
+    !(await fetch(url + at).then(
       ({ ok, status }) => ok || status === 401,
       () => false,
     ))
   ) {
     if (child.exitCode !== null || Date.now() > deadline) throw new Error(`answers: none from ${url}`);
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    await new Promise((resolve) => setTimeout(resolve, 50));
   }
 }
 

@@ -27,7 +27,7 @@ const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 export async function start(target: Target, snapshot?: string): Promise<void> {
   target.port = await freePort();
   target.child = launch(target.folder, target.port, snapshot);
-  await answers(urlOf(target), target.child);
+  await answers(urlOf(target), target.child, "/api/alive");
 }
 
 async function killed(target: Target): Promise<void> {
@@ -38,53 +38,186 @@ async function killed(target: Target): Promise<void> {
 }
 
 interface Told {
-  readonly items: readonly { readonly id: string }[];
+  readonly items: readonly { readonly id: string; readonly name: string }[];
   readonly trips: readonly {
     readonly id: string;
-    readonly marks: readonly { readonly item: string; readonly note?: string }[];
+    readonly legs?: readonly { readonly id?: string }[];
+    readonly marks: readonly { readonly item: string; readonly note?: string; readonly exit?: object }[];
   }[];
 }
-const told = async (target: Target) => (await (await fetch(`${urlOf(target)}/api/log`)).json()) as Told;
+const exportOf = async (target: Target) => (await fetch(`${urlOf(target)}/api/log`)).text();
+const told = async (target: Target) => JSON.parse(await exportOf(target)) as Told;
 
-/** kill -9 at any moment of a stream of marks: nothing acknowledged is lost, and nothing is there by halves. */
-const killsInMarks: Attack = async (target, random) => {
-  const { trips } = await told(target);
-  const trip = trips.find(({ marks }) => marks.length > 20)!;
-  const items = trip.marks.slice(0, 12).map(({ item }) => item);
+const post = (target: Target, at: string, body: unknown) =>
+  fetch(urlOf(target) + at, { method: "POST", body: typeof body === "string" ? body : JSON.stringify(body) });
+
+/** The trip that most was carried on, and what was along and did not leave. */
+function largest({ trips }: Told) {
+  const trip = trips.toSorted((a, b) => b.marks.length - a.marks.length)[0]!;
+  return { trip, items: trip.marks.filter(({ exit }) => exit === undefined).map(({ item }) => item) };
+}
+
+/** Streams of marks at once, and marks that go out together. */
+const STREAMS = 4;
+const BATCH = 5;
+
+/** Sends marks in several streams, each thing in one of them, until it is told to stop; what was acknowledged is told as it is. */
+function streamsOf(target: Target, goesOn: (sent: number) => boolean) {
   const acknowledged = new Map<string, number>();
-  let tries = 0;
-  let begun = () => {};
-  const first = new Promise<void>((resolve) => (begun = resolve));
-  const stream = (async () => {
-    for (let n = 1; ; n += 1) {
-      const item = items[n % items.length]!;
-      const answer = await fetch(`${urlOf(target)}/api/marks`, {
-        method: "POST",
-        body: JSON.stringify([{ trip: trip.id, item, mark: { use: "used", note: `kill ${n}` } }]),
-      }).catch(() => null);
-      begun();
-      if (!answer?.ok) return;
-      tries = n;
-      acknowledged.set(item, n);
-    }
-  })();
-  await first;
-  await wait(random() * 900);
-  const again = killed(target);
-  await stream;
-  await again;
-  const kept = (await told(target)).trips.find(({ id }) => id === trip.id)!.marks;
-  const faults = [...acknowledged].flatMap(([item, n]) => {
-    const note = kept.find((mark) => mark.item === item)?.note ?? "";
-    const there = Number(/^kill (\d+)$/.exec(note)?.[1] ?? Number.NaN);
-    return there >= n ? [] : [`mark ${n} of ${item} was acknowledged, and is “${note}”`];
+  let sent = 0;
+  const run = async () => {
+    const { trip, items } = largest(await told(target));
+    const stream = async (n: number) => {
+      const mine = items.filter((_, at) => at % STREAMS === n);
+      for (let from = 0; goesOn(sent); from += BATCH) {
+        const batch = Array.from(
+          { length: BATCH },
+          (_, k) => [mine[(from + k) % mine.length]!, from + k] as const,
+        );
+        const answer = await post(
+          target,
+          "/api/marks",
+          batch.map(([item, k]) => ({ trip: trip.id, item, mark: { use: "used", note: `kill ${k}` } })),
+        ).catch(() => null);
+        if (!answer?.ok) return;
+        sent += BATCH;
+        for (const [item, k] of batch) acknowledged.set(item, k);
+      }
+    };
+    await Promise.all(Array.from({ length: STREAMS }, (_, n) => stream(n)));
+    return trip.id;
+  };
+  return { acknowledged, tries: () => sent, done: run() };
+}
+
+/** What was acknowledged and is not there, or is older than what was acknowledged. */
+async function lostOf(
+  target: Target,
+  trip: string,
+  acknowledged: ReadonlyMap<string, number>,
+): Promise<string[]> {
+  const kept = new Map(
+    (await told(target)).trips
+      .find(({ id }) => id === trip)!
+      .marks.map(({ item, note }) => [item, note ?? ""]),
+  );
+  return [...acknowledged].flatMap(([item, n]) => {
+    const there = Number(/^kill (\d+)$/.exec(kept.get(item) ?? "")?.[1] ?? Number.NaN);
+    return there >= n ? [] : [`mark ${n} of ${item} was acknowledged, and is “${kept.get(item) ?? ""}”`];
   });
-  return { tries, faults };
+}
+
+/** kill -9 at any moment of streams of marks: nothing acknowledged is lost, and nothing is there by halves. */
+const killsInMarks: Attack = async (target, random) => {
+  const streams = streamsOf(target, () => true);
+  const after = 20 + random() * 150;
+  while (streams.tries() < after) await wait(2);
+  const again = killed(target);
+  const trip = await streams.done;
+  await again;
+  return { tries: streams.tries(), faults: await lostOf(target, trip, streams.acknowledged) };
+};
+
+/** Streams of marks that nobody stops: each that was acknowledged is there. */
+const marksInStreams: Attack = async (target) => {
+  const streams = streamsOf(target, (sent) => sent < 200);
+  const trip = await streams.done;
+  return { tries: streams.tries(), faults: await lostOf(target, trip, streams.acknowledged) };
+};
+
+const EXITS = ["lost", "given away", "sent home", "worn out"] as const;
+const PAGES = ["/shelf", "/"] as const;
+/** The words of a page: its pieces come in no fixed order, and its scripts bear another nonce each time. */
+const pageOf = async (target: Target, at: string) =>
+  (await (await fetch(urlOf(target) + at)).text())
+    .replaceAll(/<(script|style)[^]*?<\/\1>|<[^>]*>/g, " ")
+    .split(/\s+/)
+    .sort()
+    .join(" ");
+
+/** What pages say once things have left, come back and were complained of is what they say when all is read anew. */
+const staleness: Attack = async (target, random) => {
+  const { items, trip } = largest(await told(target));
+  const faults: string[] = [];
+  const before = await exportOf(target);
+  for (let n = 0; n < 3; n += 1) {
+    const item = pick(items, random);
+    await post(target, "/api/marks", [
+      {
+        trip: trip.id,
+        item,
+        mark: { use: "used", exit: { how: pick(EXITS, random) }, troubles: ["failed"] },
+      },
+    ]);
+    await fetch(`${urlOf(target)}/item/${item}`).then((answer) => answer.text());
+  }
+  const now = await Promise.all(PAGES.map((at) => pageOf(target, at)));
+  await killed(target);
+  for (const [n, at] of PAGES.entries())
+    if ((await pageOf(target, at)) !== now[n]) faults.push(`${at} says another thing after a restart`);
+  await post(target, "/api/log?replace", before);
+  return { tries: PAGES.length, faults };
+};
+
+/** Marks on what is not there, texts that can't be kept, files over a limit: what of it is accepted, its export is read again as it is. */
+const restores: Attack = async (target, random) => {
+  const { items, trip } = largest(await told(target));
+  const before = await exportOf(target);
+  const faults: string[] = [];
+  const stray = pick(["nowhere", "leg-99", "\u0001"], random);
+  const mark = { use: "used" };
+  const bodies: readonly (readonly [string, unknown])[] = [
+    ...HOSTILE_TEXTS.map(
+      (text) =>
+        [
+          "/api/marks",
+          [{ trip: trip.id, item: pick(items, random), mark: { ...mark, note: text, where: text } }],
+        ] as const,
+    ),
+    ...HOSTILE_TEXTS.map(
+      (text, n) =>
+        [
+          "/api/lines",
+          { trip: trip.id, lines: [{ id: `l-${n}`, at: "2026-05-01T10:00:00Z", text }] },
+        ] as const,
+    ),
+    ["/api/marks", [{ trip: trip.id, item: items[0], mark: { ...mark, at: { leg: stray } } }]],
+    [
+      "/api/marks",
+      [{ trip: trip.id, item: items[1], mark: { ...mark, exit: { how: "swapped", for: stray } } }],
+    ],
+    [
+      "/api/log?add",
+      {
+        format: "nettle-tally",
+        version: 2,
+        items: Array.from({ length: 4990 }, (_, n) => ({ id: `many-${n}`, name: `Many ${n}`, kind: "mug" })),
+      },
+    ],
+  ];
+  for (const [way, body] of bodies) {
+    const answer = await post(target, way, body);
+    if (answer.status >= 500)
+      faults.push(`${way}: ${answer.status} for ${JSON.stringify(body).slice(0, 120)}`);
+  }
+  const text = await exportOf(target);
+  const look = await post(target, "/api/log?look", text);
+  const read = (await look.json()) as {
+    same?: boolean;
+    mended?: readonly string[];
+    problems?: readonly string[];
+  };
+  if (!read.same || read.mended?.length)
+    faults.push(
+      `what was accepted is not read again as it is: ${JSON.stringify(read.problems ?? read.mended).slice(0, 200)}`,
+    );
+  await post(target, "/api/log?replace", before);
+  return { tries: bodies.length, faults };
 };
 
 /** kill -9 at any moment of an import: all of it is there, or nothing of it. */
 const killsInImport: Attack = async (target, random) => {
-  const before = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  const before = await exportOf(target);
   const log = JSON.parse(before) as Told & { items: object[] };
   const more = Array.from({ length: 400 }, (_, n) => ({
     id: `hostile-${n}`,
@@ -112,7 +245,7 @@ const killsInImport: Attack = async (target, random) => {
 
 /** kill -9 as it starts, before it answers or just after: the next start takes the folder, and answers with all that was there. */
 const killsInStart: Attack = async (target, random) => {
-  const before = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  const before = await exportOf(target);
   const ended = new Promise((resolve) => target.child.on("exit", resolve));
   target.child.kill("SIGKILL");
   await ended;
@@ -122,7 +255,7 @@ const killsInStart: Attack = async (target, random) => {
   young.kill("SIGKILL");
   await gone;
   await start(target);
-  const after = await (await fetch(`${urlOf(target)}/api/log`)).text();
+  const after = await exportOf(target);
   return { tries: 1, faults: after === before ? [] : ["another log after a start that was killed"] };
 };
 
@@ -149,6 +282,7 @@ const secondProcess: Attack = async (target) => {
 const HOSTILE_TEXTS = [
   "\0",
   "\ud800",
+  "\u0001",
   "'; drop table item; --",
   "<script>alert(1)</script>",
   "../../../../etc/passwd",
@@ -249,11 +383,22 @@ const raw = ({ port }: Target, path: string, host: string | null) =>
     sent.end();
   });
 
+/** Kills in streams of marks are the surest of all, and are tried again between the others. */
+const KILLS = ["kill -9 in streams of marks", killsInMarks] as const;
+
 export const ATTACKS: readonly (readonly [name: string, attack: Attack])[] = [
-  ["kill -9 in a stream of marks", killsInMarks],
-  ["kill -9 in an import", killsInImport],
-  ["kill -9 of a start", killsInStart],
-  ["a second process", secondProcess],
-  ["bodies that nobody should send", fuzz],
+  ["streams of marks", marksInStreams],
+  ["what is accepted is restored", restores],
   ["addresses, names and origins", probes],
+  KILLS,
+  ["pages after things have left", staleness],
+  KILLS,
+  ["bodies that nobody should send", fuzz],
+  KILLS,
+  ["kill -9 in an import", killsInImport],
+  KILLS,
+  ["kill -9 of a start", killsInStart],
+  KILLS,
+  ["a second process", secondProcess],
+  KILLS,
 ];
