@@ -13,17 +13,21 @@ interface Planted {
 
 const PLANTED: readonly Planted[] = [
   {
-    what: "acknowledge before commit",
+    what: "acknowledge before commit, which is put off by 20 ms",
     file: "src/data/store.ts",
-    from: "    transaction: inOne,\n",
-    to: `    transaction: (work) =>
-      new Promise((done, failed) => {
-        inOne(async (tx) => {
-          const made = await work(tx);
-          done(made);
-          return made;
-        }).catch(failed);
-      }),
+    from: "      return unlessFull((store) => store.transaction(work));\n",
+    to: `      return unlessFull(
+        (store) =>
+          new Promise((done, failed) => {
+            const acknowledged = async (tx: Db) => {
+              const made = await work(tx);
+              done(made);
+              await new Promise((later) => setTimeout(later, 20));
+              return made;
+            };
+            store.transaction(acknowledged).catch(failed);
+          }),
+      );
 `,
   },
   {

@@ -6,7 +6,8 @@ import { openBook, withCarries, withMark } from "../ledger/book";
 import { Mark, type SchoolName } from "../model";
 import { survey } from "../decide/case";
 import { additions } from "./add";
-import { judgeAll, judgeChanges, precedence, rejudge, type Judgement } from "./judge";
+import { judgeAll, judgeChanges, rejudge, type Judgement } from "./judge";
+import { isSetAside, precedence } from "./resolve";
 
 const school4 = fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary");
 
@@ -19,13 +20,18 @@ const said = (judgements: Iterable<Judgement>) =>
   ]);
 
 describe("for any history", () => {
-  test("precedence is total: no two verdicts of one item stand level, and danger comes before convenience", () => {
+  test("no two verdicts that stand ask for the same, they come in their order, and what is set aside comes last", () => {
     fc.assert(
       fc.property(anyFile, school4, (file, school) => {
         for (const { case: one, verdicts: found } of verdicts(logOf(file), school)) {
-          const places = found.map((verdict) => precedence(verdict, one));
-          expect(new Set(places).size).toBe(places.length);
+          const standing = found.filter((verdict) => !isSetAside(verdict));
+          expect(found.slice(standing.length).every(isSetAside)).toBe(true);
+          const places = standing.map((verdict) => precedence(verdict, one));
           expect(places).toEqual([...places].sort((a, b) => a - b));
+          const asked = standing
+            .filter(({ ruling }) => ruling?.decision !== "later")
+            .map(({ verb, facts }) => `${verb} ${"what" in facts && verb === "service" ? facts.what : ""}`);
+          expect(new Set(asked).size).toBe(asked.length);
         }
       }),
       { numRuns: 80 },

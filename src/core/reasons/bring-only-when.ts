@@ -5,26 +5,12 @@ import { isCritical, isHere, lastOuting, othersDoing, successorOf, type Case } f
 import { isTooLight } from "../decide/law";
 import type { Trigger } from "../model";
 import { JOB_RULES, RANK, SEASON_JOBS } from "../trade/jobs";
-import { FORESEEN, isForeseen } from "../trade/triggers";
-import { callerAmong, hasSeason, isOutOfSeason } from "./drop";
-import { found, type Finding, type Sureness } from "./finding";
+import { isForeseen, isWeatherToCome } from "../trade/triggers";
+import { callerAmong, hasSeason, isMildLayer, isOutOfSeason } from "./drop";
+import { found, type Finding, type Rule, type Sureness } from "./finding";
 import { lastTelling, said, speaks, surenessOf } from "./sureness";
 
-/** Used when called, not otherwise: a thing for a season or a place, not a dead one. */
-export function bringOnlyWhen(one: Case): Finding | null {
-  if (one.standing !== "active" || one.item.load === "hobby") return null;
-  return (
-    sentAway(one) ??
-    notNeededThere(one) ??
-    forItsSeason(one) ??
-    failsOnlyWith(one) ??
-    noCall(one) ??
-    usedOnlyWith(one) ??
-    partOfLongWalk(one)
-  );
-}
-
-const foreseenOf = ({ item }: Case): Trigger[] => item.triggers.filter(isForeseen);
+export const foreseenOf = ({ item }: Case): Trigger[] => item.triggers.filter(isForeseen);
 
 function only(one: Case, marks: readonly Marked[], sureness: Sureness) {
   return {
@@ -75,6 +61,8 @@ function notNeededThere(one: Case): Finding | null {
   });
 }
 
+const COLD: readonly Trigger[] = ["cold", "freezing"];
+
 const OF_SEASONS: readonly Trigger[] = ["snow or ice", "freezing", "cold", "heat"];
 
 /** Of two owned for one job at different warmth or weight, each is for its season. */
@@ -115,12 +103,18 @@ function forItsSeason(one: Case): Finding | null {
   return null;
 }
 
-/** A complaint that names its weather is a "when", not a swap: sore on hard track, frozen in frost. */
+/**
+ * A complaint that names its weather is a "when", not a swap: sore on hard track, frozen in frost; where another of its sort is
+ * there to go instead. The only pack is not left at home for rain.
+ */
 function failsOnlyWith(one: Case): Finding | null {
-  const { marked, use } = one;
+  const { item, marked, use, survey } = one;
+  const alike = item.jobs.slice(0, 1).flatMap((job) => survey.byJob.get(job) ?? []);
+  if (!alike.some((other) => other.id !== item.id && other.kind === item.kind && isHere(survey, other)))
+    return null;
   const last = lastTelling(one);
   const on = last?.mark.complaints.map((complaint) => complaint.on).find((place) => place !== null);
-  if (!last || !on || !isTrigger(on) || !isForeseen(on) || marked.length < 2 || use.taken < 1) return null;
+  if (!last || !on || !isWeatherToCome(on) || marked.length < 2 || use.taken < 1) return null;
   const caller = { trigger: on, at: "some" as const, without: true };
   const idle = marked.filter(({ mark }) => mark.complaints.some((complaint) => complaint.on === on)).length;
   return found({
@@ -131,13 +125,12 @@ function failsOnlyWith(one: Case): Finding | null {
   });
 }
 
-const isTrigger = (place: string): place is Trigger => (FORESEEN as readonly string[]).includes(place);
-
 /** Not called for: a season, a place or bugs that can be seen coming. */
 function noCall(one: Case): Finding | null {
   const { item, kind, use, told } = one;
   if (!hasSeason(item) || (use.idle === 0 && told("no call for it").marks.length === 0)) return null;
-  if (item.cover && told("no call for it").marks.length === 0) return null;
+  // Grip for ice that nobody will meet is no cover.
+  if (item.cover && !kind.seasonal && told("no call for it").marks.length === 0) return null;
   if (!idleEnough(one)) return null;
   const marks = one.marked.filter(
     ({ outing, mark }) => mark.use === "unused" && use.uncalledTrips.includes(outing.trip.id),
@@ -163,6 +156,18 @@ function idleEnough(one: Case): boolean {
   if (kind.seasonal) return use.idle * ABOUT_AS_OFTEN >= use.taken;
   if (kind.noCall === "keep") return use.idle > use.taken;
   return use.idle >= IDLE_CHANCES && use.idle > use.taken && !isTooLight(one);
+}
+
+/** A second layer that another did the job of while it was mild is for the cold, not for the drawer. */
+function anotherInMildWeather(one: Case): Finding | null {
+  const told = one.told("another did the job");
+  if (!speaks(told, one) || !isMildLayer(one)) return null;
+  return found({
+    ...only(one, told.marks, surenessOf(told.chances, one.use.taken)),
+    reason: "no call for it",
+    facts: { trips: told.marks.length },
+    when: { triggers: one.item.triggers.filter((trigger) => COLD.includes(trigger)), caller: null },
+  });
 }
 
 /** The main insulation stays; a second warm layer need not. */
@@ -214,3 +219,20 @@ function partOfLongWalk(one: Case): Finding | null {
 
 /** Worn or put on for a moment, not carried for a stretch. */
 const LIGHT_USE: ReadonlySet<string> = new Set(["head shaded", "sun protection", "bug protection"]);
+
+const unlessHobby =
+  (rule: Rule): Rule =>
+  (one) =>
+    one.item.load === "hobby" ? null : rule(one);
+
+/** Used when called, not otherwise: a thing for a season or a place, not a dead one. */
+export const BRING_ONLY_WHEN: readonly Rule[] = [
+  anotherInMildWeather,
+  sentAway,
+  notNeededThere,
+  forItsSeason,
+  failsOnlyWith,
+  noCall,
+  usedOnlyWith,
+  partOfLongWalk,
+].map(unlessHobby);

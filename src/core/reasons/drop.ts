@@ -7,19 +7,8 @@ import { isCritical, lastOuting, usedInstead, type Case } from "../decide/case";
 import { essentialJobs, isSpared, isSurplus, isTooLight, mayStayHome } from "../decide/law";
 import { DOUBLED_JOBS, RANK } from "../trade/jobs";
 import { isForeseen, isUnavoidable } from "../trade/triggers";
-import { found, type Finding, type Sureness } from "./finding";
+import { found, type Finding, type Rule, type Sureness } from "./finding";
 import { lastTelling, said, speaks, surenessOf, urgencyBy } from "./sureness";
-
-/** Leave it: by the owner's own word, or not wanted when called for. Never the last of what is dangerous to lack. */
-export function drop(one: Case): Finding | null {
-  if (one.standing !== "active") return null;
-  if (mayStayHome(one)) {
-    const byWord =
-      couldHaveStayed(one) ?? tooMuch(one) ?? anotherDidIt(one) ?? disliked(one) ?? sentHomeUnused(one);
-    if (byWord) return byWord;
-  }
-  return mayGoForWantOfUse(one) ? (seldomWanted(one) ?? seldomOverWeeks(one)) : null;
-}
 
 /**
  * Whether want of use alone may lead to "drop". Cover and what is dangerous to lack never may; of the essential jobs, only one
@@ -27,7 +16,7 @@ export function drop(one: Case): Finding | null {
  */
 function mayGoForWantOfUse(one: Case): boolean {
   const { item, kind } = one;
-  if (one.standing !== "active" || item.cover || kind.cover || item.consequence === "danger") return false;
+  if (item.cover || kind.cover || item.consequence === "danger") return false;
   // What is used up, or worn in turn, is slimmed: there is too much of it, or one too many.
   if (item.load === "hobby" || item.load === "consumable" || kind.contents || kind.inTurn || isTooLight(one))
     return false;
@@ -108,12 +97,20 @@ function tooMuch(one: Case): Finding | null {
   });
 }
 
+/** A warm layer that was never out in hard cold: that another did on mild nights says nothing of those. */
+export const isMildLayer = ({ item, marked }: Case) =>
+  item.kind === "insulated jacket" &&
+  marked.every(
+    ({ outing }) => outing.trip.conditions.cold !== "strong" && outing.trip.conditions.freezing !== "strong",
+  );
+
 /** Another thing did its job: so the owner said; or it was used each time while this one, called for, was not. */
 function anotherDidIt(one: Case): Finding | null {
   const told = one.told("another did the job");
   const { use, item } = one;
   if (!speaks(told, one) || one.marked.at(-1)?.mark.why === "forgot it" || callerAmong(one).caller)
     return null;
+  if (isMildLayer(one)) return null;
   if (item.rules.contents && item.load === "consumable") return null;
   const outing = lastOuting(one)!;
   const facts = { ...said(told, one), by: usedInstead(one, outing) };
@@ -196,3 +193,15 @@ export function callerAmong(one: Case) {
   );
   return { wanted, unwanted, caller: callerOf(one.item, wanted, unwanted) };
 }
+
+const only =
+  (may: (one: Case) => boolean) =>
+  (rule: Rule): Rule =>
+  (one) =>
+    may(one) ? rule(one) : null;
+
+/** Leave it: by what the owner said of it, or not wanted when called for. Never the last of what is dangerous to lack. */
+export const DROP: readonly Rule[] = [
+  ...[couldHaveStayed, tooMuch, anotherDidIt, disliked, sentHomeUnused].map(only(mayStayHome)),
+  ...[seldomWanted, seldomOverWeeks].map(only(mayGoForWantOfUse)),
+];

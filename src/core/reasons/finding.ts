@@ -4,7 +4,18 @@ import type { Departure, FrostDoubt } from "../ledger/history";
 import type { OwnServiceCount } from "../ledger/service-counts";
 import type { Incident } from "../ledger/history";
 
-import type { Complaint, Job, Symptom, Trigger, TripId, Verb, WearUnit, WhyUnused } from "../model";
+import type { Case } from "../decide/case";
+import type {
+  Complaint,
+  Job,
+  OwnerCall,
+  Symptom,
+  Trigger,
+  TripId,
+  Verb,
+  WearUnit,
+  WhyUnused,
+} from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 
@@ -49,6 +60,7 @@ export interface ReasonFacts {
     readonly falls: "past" | "soon" | "on the trip";
   };
   "used up": { readonly trouble: Incident };
+  "nearly gone": { readonly left: number };
   "beyond mending": { readonly trouble: Incident; readonly why: "gone" | "worn" | "defect" | "no mending" };
   "fault came back": { readonly trouble: Incident; readonly repairs: number };
   "too dear to mend": { readonly trouble: Incident; readonly spent: number; readonly price: number };
@@ -174,6 +186,8 @@ export interface ReasonFacts {
   "no marks yet": object;
   "at home": object;
   "your ruling": { readonly reason: string };
+  // any verb, by the owner's own call
+  "your word": { readonly call: OwnerCall; readonly complaints: readonly Complaint[] };
 }
 
 export type Reason = keyof ReasonFacts;
@@ -199,10 +213,15 @@ interface Found<R extends Reason> {
   readonly saves?: number;
   /** Already done: there is nothing to rule on. */
   readonly done?: boolean;
+  /** What need not be said beside it, where that is other than its verb's. */
+  readonly silences?: readonly Verb[];
 }
 
 /** What a rule finds: advice with its facts. The owner decides. */
 export type Finding<R extends Reason = Reason> = R extends Reason ? Found<R> : never;
+
+/** A practitioner's rule: what it finds of a thing in use, or nothing. None of them hides another; `resolve` says which leads. */
+export type Rule = (one: Case) => Finding | null;
 
 /** Builds a finding; the compiler holds its facts to its reason. */
 export const found = <R extends Reason>(finding: Found<R>): Finding<R> => finding as Finding<R>;

@@ -160,14 +160,17 @@ describe("one telling is a leaning, in its own verb, and never urgent", () => {
     expect(told({ item: { kind: "water bag" }, marks: [nuisance({ symptoms: ["mould"] })] })).toBe(
       "replace: spoilt by mould",
     );
+    // The only one is not left at home for frost; of two, this one is.
     const frozenHose = { troubles: ["nuisance"], complaints: [{ what: "slow", on: "freezing" }] };
-    expect(
+    const hose = (others: string[]) =>
       told({
         item: { kind: "water bag", triggers: ["always"], weight: "130 g" },
+        beside: others.map((kind) => ({ item: { kind }, marks: [] })),
         marks: [{}, frozenHose],
         trip: (n) => ({ conditions: { freezing: n ? "strong" : "none" } }),
-      }),
-    ).toBe("bring only when: used only with");
+      });
+    expect(hose([])).toMatch(/^keep/);
+    expect(hose(["water bag"])).toBe("bring only when: used only with");
   });
 });
 

@@ -1,19 +1,21 @@
 import type { Book } from "../ledger/book";
-import type { ItemId, OwnerCall, Ruling, TripId, Verb } from "../model";
-import { isCritical, openCase, resurvey, survey, touchedBy, type Case, type Survey } from "../decide/case";
-import { bringOnlyWhen } from "./bring-only-when";
-import { drop } from "./drop";
-import { found, type Finding } from "./finding";
+import type { ItemId, OwnerCall, TripId } from "../model";
+import { openCase, resurvey, survey, touchedBy, type Case, type Survey } from "../decide/case";
+import { BRING_ONLY_WHEN } from "./bring-only-when";
+import { DROP } from "./drop";
+import type { Finding, Rule } from "./finding";
 import { gone } from "./gone";
-import { keep, keepAsCover } from "./keep";
-import { prove } from "./prove";
+import { keepAsCover } from "./keep";
+import { PROVE } from "./prove";
 import { repair } from "./repair";
-import { replace } from "./replace";
+import { REPLACE } from "./replace";
+import { resolve, type Resolved } from "./resolve";
 import { standingRuling } from "./rulings";
-import { isRoutine, service } from "./service";
-import { slim } from "./slim";
-import { swap } from "./swap";
+import { SERVICE } from "./service";
+import { SLIM } from "./slim";
+import { SWAP } from "./swap";
 import { VERBS, stays } from "./verbs";
+import { WORD } from "./word";
 
 /** What hangs on it: weight saved by leaving it, weight lugged for nothing so far, money. */
 interface Stake {
@@ -22,11 +24,7 @@ interface Stake {
   readonly price: number | null;
 }
 
-export type Verdict = Finding & {
-  readonly stake: Stake;
-  /** The owner's ruling on it, while that stands. */
-  readonly ruling: Ruling | null;
-};
+export type Verdict = Resolved & { readonly stake: Stake };
 
 export interface Judgement {
   readonly case: Case;
@@ -36,16 +34,17 @@ export interface Judgement {
   readonly dissent: { readonly call: OwnerCall; readonly trip: TripId } | null;
 }
 
-/** Every rule that may speak of a thing; the table of verbs says which leads. */
-const RULES: readonly ((one: Case) => Finding | null)[] = [
-  replace,
+/** Every rule that may speak of a thing in use; all of them do. */
+const RULES: readonly Rule[] = [
+  ...WORD,
+  ...REPLACE,
   repair,
-  service,
-  prove,
-  drop,
-  bringOnlyWhen,
-  slim,
-  swap,
+  ...SERVICE,
+  ...PROVE,
+  ...DROP,
+  ...BRING_ONLY_WHEN,
+  ...SLIM,
+  ...SWAP,
   keepAsCover,
 ];
 
@@ -81,55 +80,11 @@ export function judgeChanges(
 
 export function judgeCase(one: Case): Judgement {
   const departed = gone(one);
-  const findings = departed
-    ? [departed]
-    : withoutEchoes(
-        RULES.flatMap((rule) => rule(one) ?? []),
-        one,
-      );
-  // A yearly look is no reason to doubt a thing: it stays, and the look stands second.
-  const all = departed || findings.some((each) => !isRoutine(each)) ? findings : [keep(one), ...findings];
-  const verdicts = all
-    .map((finding): Verdict => ({
-      ...finding,
-      stake: stakeOf(one, finding),
-      ruling: standingRuling(one, finding),
-    }))
-    .sort((a, b) => precedence(a, one) - precedence(b, one));
-  // Where the owner has overruled everything, what is left to say is that it stays.
-  if (!departed && verdicts.every((verdict) => verdict.ruling?.decision === "overrule")) {
-    const facts = { reason: verdicts[0]?.ruling?.reason ?? "" };
-    const finding = {
-      ...keep(one),
-      ...found({ verb: "keep", reason: "your ruling", facts, urgency: "watch", sureness: "sure", trips: [] }),
-    };
-    verdicts.unshift({ ...finding, stake: stakeOf(one, finding), ruling: null });
-  }
+  const resolved: readonly Resolved[] = departed
+    ? [{ ...departed, ruling: standingRuling(one, departed), also: [] }]
+    : resolve(one, one.standing === "active" ? RULES.flatMap((rule) => rule(one) ?? []) : []);
+  const verdicts = resolved.map((advice): Verdict => ({ ...advice, stake: stakeOf(one, advice) }));
   return { case: one, verdicts: verdicts as [Verdict, ...Verdict[]], dissent: dissentOf(one, verdicts[0]!) };
-}
-
-/** A thing to be replaced needs no repair, service or trial; one to be left at home no service, no second reason to leave it, and no word that it stays. */
-function withoutEchoes(findings: readonly Finding[], one: Case): Finding[] {
-  const silent = new Set<Verb>(findings.flatMap(({ verb }) => VERBS[verb].silences));
-  // What its owner would rather leave is neither mended nor bought again.
-  if (findings.some(({ verb }) => verb === "drop") && !isCritical(one))
-    for (const verb of ["replace", "repair"] as const) silent.add(verb);
-  return findings.filter(({ verb }) => !silent.has(verb));
-}
-
-const OVERRULED = 1000;
-const ROUTINE = 500;
-const NOT_PRESSING = 100;
-
-/**
- * Danger first (replace, repair or prove on a critical item), then the order of the verbs; what the owner overruled or
- * put off comes last, and before it what is routine.
- */
-export function precedence(verdict: Pick<Verdict, "ruling"> & Finding, one: Pick<Case, "item">): number {
-  const overruled = verdict.ruling && verdict.ruling.decision !== "agree" ? OVERRULED : 0;
-  const pressing =
-    isCritical(one) && VERBS[verdict.verb].pressing && verdict.urgency !== "watch" ? 0 : NOT_PRESSING;
-  return overruled + (isRoutine(verdict) ? ROUTINE : 0) + pressing + VERBS[verdict.verb].order;
 }
 
 function stakeOf({ item, totals }: Case, { verb, saves }: Finding): Stake {

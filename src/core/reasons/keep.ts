@@ -11,7 +11,7 @@ import { said } from "./sureness";
 export function keepAsCover(one: Case): Finding | null {
   const { item, totals, kind, marked } = one;
   const calledCover = marked.at(-1)?.mark.why === "cover";
-  if (one.standing !== "active" || !(item.cover || calledCover)) return null;
+  if (!(item.cover || calledCover)) return null;
   if (one.told("made the trip").marks.length > 0) return null;
   const use = { used: totals.used.trips, trips: totals.carried.trips };
   const leader = leaderOf(one);

@@ -3,13 +3,7 @@ import { isCritical, type Case } from "../decide/case";
 import type { Trigger } from "../model";
 import { JOB_RULES } from "../trade/jobs";
 import { SYMPTOM_RULES } from "../trade/symptoms";
-import { found, type Finding } from "./finding";
-
-/** Mended, altered, new or second-hand, not yet used in what matters, and trip-ending or dangerous if it fails: try it near home first. */
-export function prove(one: Case): Finding | null {
-  if (one.standing !== "active" || isTriedAtHome(one)) return null;
-  return mendedNotTried(one) ?? newNotTried(one) ?? unknownNotTried(one);
-}
+import { found, type Finding, type Rule } from "./finding";
 
 /** Its owner logged a trial near home, and nothing was mended on it since. */
 function isTriedAtHome({ item, book, history }: Case): boolean {
@@ -89,19 +83,20 @@ function unknownNotTried(one: Case): Finding | null {
 /** Never used, or used only where what matters was not met; null for what is tried, or is no matter of life. */
 function isUntried(one: Case): "never" | "dry" | null {
   const { item, kind, marked } = one;
-  if (
-    !isCritical(one) ||
-    marked.length === 0 ||
-    item.cover ||
-    kind.contents ||
-    kind.freezes ||
-    item.load === "consumable"
-  )
+  if (!isCritical(one) || item.cover || kind.contents || kind.freezes || item.load === "consumable")
     return null;
   const needs = provingWeather(item.jobs);
   const uses = marked.filter(({ mark }) => mark.use !== "unused");
-  // What needs no weather is tried by use; a phone or a torch is tried at home, without a word from here.
-  if (needs.length === 0) return null;
+  // What needs no weather is tried by use: shoes are walked in, the rest is tried at home without a word from here.
+  if (needs.length === 0) return uses.length === 0 && one.item.jobs.includes("walk") ? "never" : null;
   if (uses.some(({ calls }) => needs.some((need) => calls.has(need)))) return null;
   return uses.length ? "dry" : "never";
 }
+
+const unlessTried =
+  (rule: Rule): Rule =>
+  (one) =>
+    isTriedAtHome(one) ? null : rule(one);
+
+/** Mended, altered, new or second-hand, not yet used in what matters, and trip-ending or dangerous if it fails: try it near home first. */
+export const PROVE: readonly Rule[] = [mendedNotTried, newNotTried, unknownNotTried].map(unlessTried);

@@ -14,11 +14,14 @@ const STILL_WELL = 4;
 export function repair(one: Case): Finding | null {
   const { history, kind, item } = one;
   const trouble = history.open;
-  if (one.standing !== "active" || !trouble || trouble.cause === "flat or empty" || kind.mends === "nothing")
-    return null;
+  if (!trouble || trouble.cause === "flat or empty" || kind.mends === "nothing") return null;
   if (cureOf(one, trouble) && !triedBefore(one, trouble)) return null;
   const well = !trouble.failed && trouble.condition !== null && trouble.condition >= STILL_WELL;
   const worthIt = isCritical(one) || trouble.failed || item.worthNew * GROWS > REPAIR_TROUBLE;
+  // Thin cloth holds until it is through, and nothing is mended on it before.
+  const thin =
+    !trouble.failed && trouble.symptoms.length > 0 && trouble.symptoms.every((each) => each === "worn thin");
+  if (thin && (trouble.condition ?? 3) >= 3) return null;
   if (well || !worthIt || livedWith(one) || worksAgain(one, trouble)) return null;
   const mishap = trouble.cause === "misuse" || trouble.cause === "weather";
   return found({

@@ -5,25 +5,8 @@ import { chooseByLife } from "../decide/choose";
 import { isCritical, successorOf, type Case } from "../decide/case";
 import { CONDITION } from "../trade/kind";
 import { cureOf, triedBefore } from "./cures";
-import { found, type Finding } from "./finding";
+import { found, type Finding, type Rule } from "./finding";
 import { urgencyOf } from "./sureness";
-
-/** Frozen, past its date, beyond mending, worn as can be seen, past a limit, or with its life used up. The most certain reason is given. */
-export function replace(one: Case): Finding | null {
-  if (one.standing !== "active") return null;
-  return (
-    froze(one) ??
-    pastItsDate(one) ??
-    beyondMending(one) ??
-    unreliable(one) ??
-    wornToBeSeen(one) ??
-    readingAtLimit(one) ??
-    shortOfPieces(one) ??
-    unknownPast(one) ??
-    lifeUsedUp(one) ??
-    tooOld(one)
-  );
-}
 
 function froze({ frost }: Case): Finding | null {
   if (!frost || (frost.how !== "froze" && !frost.hard)) return null;
@@ -67,53 +50,102 @@ const DEAR_SHARE = 0.5;
 /** Graded so low, or lower, a thing is gone. */
 const GONE = 1;
 
-function beyondMending(one: Case): Finding | null {
-  const { item, kind, history, totals } = one;
-  const trouble = history.open;
-  if (!trouble) return null;
-  const { cause, symptoms } = trouble;
-  const base = {
-    verb: "replace" as const,
-    urgency: successorOf(one) ? ("when convenient" as const) : urgencyOf(one),
-    trips: trouble.outing ? [trouble.outing.trip.id] : [],
-    ...(symptoms.includes("leaks gas") && { caution: "gas leak" as const }),
-  };
-  if (cause === "flat or empty")
-    return isUsedUp(one, trouble)
-      ? found({ ...base, reason: "used up", facts: { trouble }, sureness: "sure" })
-      : null;
-  const mouldy = kind.spoiltByMould && symptoms.find((symptom) => symptom === "mould");
-  if (mouldy)
-    return found({ ...base, reason: "spoilt by mould", facts: { symptom: mouldy }, sureness: "likely" });
-  const before = history.repairs.filter(({ on }) => on < trouble.on);
-  // A mishap is not the same fault come back.
-  if (before.length >= 2 && cause !== "misuse")
-    return found({
-      ...base,
-      reason: "fault came back",
-      facts: { trouble, repairs: before.length },
-      sureness: "sure",
-    });
-  const paid = before.filter(({ cost }) => cost > 0);
+/** What is broken now, and not for want of a charge. */
+const brokenOf = ({ history: { open } }: Case) => (open?.cause === "flat or empty" ? null : open);
+
+const givenUp = (one: Case, trouble: Incident) => ({
+  verb: "replace" as const,
+  urgency: successorOf(one) ? ("when convenient" as const) : urgencyOf(one),
+  trips: trouble.outing ? [trouble.outing.trip.id] : [],
+  ...(trouble.symptoms.includes("leaks gas") && { caution: "gas leak" as const }),
+});
+
+function usedUp(one: Case): Finding | null {
+  const trouble = one.history.open;
+  return trouble?.cause === "flat or empty" && isUsedUp(one, trouble)
+    ? found({ ...givenUp(one, trouble), reason: "used up", facts: { trouble }, sureness: "sure" })
+    : null;
+}
+
+function spoiltByMould(one: Case): Finding | null {
+  const trouble = brokenOf(one);
+  const symptom = one.kind.spoiltByMould && trouble?.symptoms.find((each) => each === "mould");
+  return trouble && symptom
+    ? found({ ...givenUp(one, trouble), reason: "spoilt by mould", facts: { symptom }, sureness: "likely" })
+    : null;
+}
+
+const repairsBefore = ({ history }: Case, trouble: Incident) =>
+  history.repairs.filter(({ on }) => on < trouble.on);
+
+/** The same fault after two repairs; a mishap is not the same fault come back. */
+function faultCameBack(one: Case): Finding | null {
+  const trouble = brokenOf(one);
+  const repairs = trouble ? repairsBefore(one, trouble).length : 0;
+  return trouble && repairs >= 2 && trouble.cause !== "misuse"
+    ? found({
+        ...givenUp(one, trouble),
+        reason: "fault came back",
+        facts: { trouble, repairs },
+        sureness: "sure",
+      })
+    : null;
+}
+
+function tooDearToMend(one: Case): Finding | null {
+  const { item, totals } = one;
+  const trouble = brokenOf(one);
+  if (!trouble || item.price === null) return null;
+  const paid = repairsBefore(one, trouble).filter(({ cost }) => cost > 0);
   // What this repair would cost is taken from those before it.
   const spent = totals.spent + paid.reduce((sum, { cost }) => sum + cost, 0) / Math.max(1, paid.length);
-  if (item.price !== null && paid.length > 0 && spent > item.price * DEAR_SHARE)
-    return found({
-      ...base,
-      reason: "too dear to mend",
-      facts: { trouble, spent, price: item.price },
-      sureness: "likely",
-    });
-  const why = whyBeyond(one, trouble);
-  return (
-    why &&
-    found({
-      ...base,
-      reason: "beyond mending",
-      facts: { trouble, why },
-      sureness: why === "defect" ? "likely" : "sure",
-    })
-  );
+  return paid.length > 0 && spent > item.price * DEAR_SHARE
+    ? found({
+        ...givenUp(one, trouble),
+        reason: "too dear to mend",
+        facts: { trouble, spent, price: item.price },
+        sureness: "likely",
+      })
+    : null;
+}
+
+function beyondMending(one: Case): Finding | null {
+  const trouble = brokenOf(one);
+  const why = trouble && whyBeyond(one, trouble);
+  return trouble && why
+    ? found({
+        ...givenUp(one, trouble),
+        reason: "beyond mending",
+        facts: { trouble, why },
+        sureness: why === "defect" ? "likely" : "sure",
+      })
+    : null;
+}
+
+/** Of what is used up and bought again, so little is left that it does not reach for another trip. Common practice, no source. */
+const NEXT_TO_NOTHING = 0.2;
+
+function nearlyGone(one: Case): Finding | null {
+  const { item, marked, book } = one;
+  const last = marked.findLast(({ mark }) => mark.left !== null);
+  if (
+    !last ||
+    last.mark.left! > NEXT_TO_NOTHING ||
+    !(item.load === "consumable" || item.kind === "medicines")
+  )
+    return null;
+  const filled = book
+    .entriesOf(item.id)
+    .some(({ what, on }) => (what === "restock" || what === "service") && on >= last.outing.trip.ends);
+  if (filled || item.pieces > 1) return null;
+  return found({
+    verb: "replace",
+    reason: "nearly gone",
+    facts: { left: last.mark.left! },
+    urgency: "before next trip",
+    sureness: "sure",
+    trips: tripsOf([last]),
+  });
 }
 
 const isUsedUp = ({ item, kind }: Case, { failed, condition }: Incident) =>
@@ -128,8 +160,8 @@ export const worksAgain = ({ kind }: Pick<Case, "kind">, { cause, condition, sym
 
 function whyBeyond(one: Case, trouble: Incident): "gone" | "worn" | "defect" | "no mending" | null {
   const { kind } = one;
-  const { failed, cause, condition, mark } = trouble;
-  if ((condition !== null && condition <= GONE) || mark?.call === "replace") return "gone";
+  const { failed, cause, condition } = trouble;
+  if (condition !== null && condition <= GONE) return "gone";
   if (cureOf(one, trouble) && !triedBefore(one, trouble)) return null;
   if (!failed || worksAgain(one, trouble)) return null;
   if (cause === "defect" || cause === "poor design") return "defect";
@@ -210,6 +242,9 @@ const FEW_PIECES = 0.2;
 function shortOfPieces(one: Case): Finding | null {
   const { item, history, marked } = one;
   if (!isOfPieces(one)) return null;
+  // What is left was said to be enough.
+  const enough = marked.findLast(({ mark }) => mark.enough !== null)?.mark.enough;
+  if (enough != null && enough <= item.pieces - history.piecesOut) return null;
   return found({
     verb: "replace",
     reason: "short of pieces",
@@ -269,3 +304,22 @@ function tooOld(one: Case): Finding | null {
     trips: [],
   });
 }
+
+/** Frozen, past its date, beyond mending, worn as can be seen, past a limit, or with its life used up; of equal weight the first leads. */
+export const REPLACE: readonly Rule[] = [
+  froze,
+  pastItsDate,
+  usedUp,
+  nearlyGone,
+  spoiltByMould,
+  faultCameBack,
+  tooDearToMend,
+  beyondMending,
+  unreliable,
+  wornToBeSeen,
+  readingAtLimit,
+  shortOfPieces,
+  unknownPast,
+  lifeUsedUp,
+  tooOld,
+];

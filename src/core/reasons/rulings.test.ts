@@ -35,20 +35,61 @@ describe("rulings", () => {
     expect(lead({ ...broken, trips }, "It").verb).toBe("repair");
   });
 
-  test("a call that disagrees is shown until the owner has ruled, not again and again", () => {
-    const called = one({ kind: "chair", id: "chair", weight: "480 g" }, 4, () => ({
-      use: "unused",
-      call: "bring again",
-    }));
-    const dissent = (rulings: object[]) => verdicts(logOf({ ...called, rulings }))[0]!.dissent;
+  /** A filter that froze wet, and is to come again all the same. */
+  const frozen = one({ kind: "filter", id: "filter", weight: "90 g" }, 2, (at) => ({
+    use: "used",
+    frost: at === 1 ? "froze" : null,
+    call: at === 1 ? "bring again" : null,
+  }));
+
+  test("a call that law speaks against is shown until the owner has ruled, not again and again", () => {
+    const dissent = (rulings: object[]) => verdicts(logOf({ ...frozen, rulings }))[0]!.dissent;
     expect(dissent([])).toMatchObject({ call: "bring again" });
-    expect(
-      dissent([{ item: "chair", verb: "drop", decision: "agree", on: "2025-05-01", trips: 4 }]),
-    ).toBeNull();
+    const agreed = {
+      item: "filter",
+      verb: "replace",
+      ground: "froze",
+      decision: "agree",
+      on: "2025-05-01",
+      trips: 2,
+    };
+    expect(dissent([agreed])).toBeNull();
   });
 
-  test("where the owner's call says otherwise, both are shown", () => {
-    const file = one({ kind: "chair", weight: "480 g" }, 4, () => ({ use: "unused", call: "bring again" }));
-    expect(verdicts(logOf(file))[0]!.dissent).toMatchObject({ call: "bring again" });
+  test("an overruled reason silences nothing: what it would have hidden leads, law above all", () => {
+    const shoes = (rulings: object[], condition: number | null) => ({
+      ...one({ kind: "trail shoes", id: "shoes", expires: "2025-02-01" }, 2, (at) => ({
+        use: "used",
+        ...(at === 1 && condition !== null && { troubles: ["damaged"], cause: "worn", condition }),
+      })),
+      rulings,
+    });
+    const overruled = {
+      item: "shoes",
+      verb: "replace",
+      ground: "past its date",
+      decision: "overrule",
+      on: "2025-05-01",
+      trips: 1,
+    };
+    expect(lead(shoes([overruled], null), "It").verb).toBe("keep");
+    expect(lead(shoes([{ ...overruled, troubles: 1 }], 1), "It")).toMatchObject({
+      verb: "replace",
+      reason: "beyond mending",
+    });
+    const date = {
+      item: "filter",
+      verb: "replace",
+      ground: "froze",
+      decision: "overrule",
+      on: "2025-05-01",
+      trips: 2,
+    };
+    const old = {
+      ...frozen,
+      items: frozen.items.map((item) => ({ ...item, expires: "2025-02-01" })),
+      rulings: [date],
+    };
+    expect(lead(old, "It")).toMatchObject({ verb: "replace", reason: "past its date" });
   });
 });

@@ -1,6 +1,7 @@
 import type { ItemId, Ruling, Verb } from "../model";
 import type { Case } from "../decide/case";
 import type { Finding } from "./finding";
+import { isLaw } from "./law-reasons";
 
 /** What is ruled on: a verdict on a thing, by the reason it gave, or something to add. */
 export type RuledOn =
@@ -20,23 +21,13 @@ export function standingRuling(one: Case, finding: Pick<Finding, "verb" | "reaso
     .rulingsOf(item.id)
     .findLast(
       ({ verb, ground }) =>
-        verb === finding.verb && (ground === null ? !isDanger(finding) : ground === finding.reason),
+        verb === finding.verb && (ground === null ? !isLaw(finding) : ground === finding.reason),
     );
   if (!ruling || !stands(ruling, { trips: marked.length, troubles: history.troubles.length })) return null;
   return ruling.verb === "replace" && ruling.decision === "overrule" && wornSince(one, ruling.on)
     ? null
     : ruling;
 }
-
-/** What was ruled on before reasons were kept never silences these. */
-const DANGERS: readonly Finding["reason"][] = [
-  "froze",
-  "past its date",
-  "unknown past",
-  "spoilt by mould",
-  "frost nobody noted",
-];
-const isDanger = ({ reason }: Pick<Finding, "reason">) => DANGERS.includes(reason);
 
 /** Whether a ruling holds by the counts that it was made at: no trouble since, and the trips after which to ask again not gone by. */
 export function stands(ruling: Ruling, { trips, troubles }: Pick<Ruling, "trips" | "troubles">): boolean {

@@ -5,34 +5,11 @@ import type { WearStep } from "../ledger/totals";
 import { chooseByLife } from "../decide/choose";
 import { isCritical, type Case } from "../decide/case";
 import { isTooLight } from "../decide/law";
-import type { EntryWhat } from "../model";
+import type { EntryWhat, Symptom } from "../model";
 import type { ServiceRule } from "../trade/kind";
 import { cureOf, triedBefore } from "./cures";
-import { found, type Finding } from "./finding";
+import { found, type Finding, type Rule } from "./finding";
 import { canComeBack } from "./replace";
-
-/** What a service would bring back, is due, or wants a look before it is relied on. The most pressing speaks. */
-export function service(one: Case): Finding | null {
-  if (one.standing !== "active") return null;
-  return (
-    flatOrEmpty(one) ??
-    comesBack(one) ??
-    wornButServiceable(one) ??
-    foundWanting(one) ??
-    frostNobodyNoted(one) ??
-    unknownContents(one) ??
-    onLoan(one) ??
-    nearlyEmpty(one) ??
-    ownServiceDue(one) ??
-    dueByCount(one, false) ??
-    treatmentSpent(one) ??
-    lookItOver(one) ??
-    afterStore(one) ??
-    afterPatch(one) ??
-    dueByCount(one, true) ??
-    eachSeason(one)
-  );
-}
 
 /** Reasons that remind of a look that is due anyway: they stand behind what is said of the thing itself. */
 const ROUTINE_REASONS: readonly Finding["reason"][] = ["each season", "after a patch", "too old"];
@@ -72,8 +49,10 @@ function flatOrEmpty(one: Case): Finding | null {
 }
 
 /** A leak, a clog, lost loft, a loose lock: service, then proof, before anything is mended or bought. */
-function comesBack(one: Case): Finding | null {
+export function comesBack(one: Case): Finding | null {
   const { history, kind, readings } = one;
+  // What only wants filling is not serviced for it as well.
+  if (flatOrEmpty(one)) return null;
   const trouble = history.open;
   const rule =
     trouble && !triedBefore(one, trouble) && !(trouble.condition !== null && trouble.condition <= 1)
@@ -92,7 +71,10 @@ function comesBack(one: Case): Finding | null {
     ({ rule: each, points }) => canComeBack(each.what) && points.at(-1)!.y <= each.limit,
   );
   const last = lastAiling(one);
-  const annoyed = last?.mark.troubles.includes("nuisance") ? last.mark : null;
+  // Seen on it is enough, whether or not it annoyed.
+  const seen =
+    last && last.mark.troubles.length === 0 && last.mark.symptoms.some((each) => WASHED_OUT.includes(each));
+  const annoyed = seen || last?.mark.troubles.includes("nuisance") ? last!.mark : null;
   const told = annoyed && { ...annoyed, failed: false };
   const silted = annoyed?.symptoms.length === 0 && annoyed.cause === "weather" && kind.freezes;
   const cure =
@@ -113,10 +95,14 @@ function comesBack(one: Case): Finding | null {
   });
 }
 
+/** What a wash or an airing brings back, whether or not it annoyed. */
+const WASHED_OUT: readonly Symptom[] = ["smell", "dirty", "mould", "lost loft"];
+
 /** It annoys, and the owner says that it is wear: what its kind is seen to is done first. What the weather wetted is dried. */
 function wornButServiceable(one: Case): Finding | null {
   const last = lastAiling(one);
   if (
+    comesBack(one) ||
     !last?.mark.troubles.includes("nuisance") ||
     last.mark.complaints.length > 0 ||
     last.mark.cause === null
@@ -384,6 +370,26 @@ function eachSeason(one: Case): Finding | null {
     ...(item.kind === "beacon" && { caution: "beacon" as const }),
   });
 }
+
+/** What a service would bring back, is due, or wants a look before it is relied on. */
+export const SERVICE: readonly Rule[] = [
+  flatOrEmpty,
+  comesBack,
+  wornButServiceable,
+  foundWanting,
+  frostNobodyNoted,
+  unknownContents,
+  onLoan,
+  nearlyEmpty,
+  ownServiceDue,
+  (one) => dueByCount(one, false),
+  treatmentSpent,
+  lookItOver,
+  afterStore,
+  afterPatch,
+  (one) => dueByCount(one, true),
+  eachSeason,
+];
 
 /** The day of its last entry of these sorts. */
 const lastOf = ({ item, book }: Case, sorts: readonly EntryWhat[]) =>

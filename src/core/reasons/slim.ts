@@ -1,15 +1,10 @@
+import type { Marked } from "../ledger/book";
 import { tripsOf } from "../ledger/history";
 import type { Supply } from "../model";
 import type { Case } from "../decide/case";
 import { isCalled } from "../trade/names";
-import { found, type Finding } from "./finding";
+import { found, type Finding, type Rule } from "./finding";
 import { said, speaks, surenessOf, urgencyBy } from "./sureness";
-
-/** It earns its place, but there is too much of it. */
-export function slim(one: Case): Finding | null {
-  if (one.standing !== "active") return null;
-  return tooMuchOfIt(one) ?? keptTelling(one) ?? carriedHome(one) ?? hardlyOpened(one);
-}
 
 /** Told so often among its chances, it speaks though it was not said the last time. Common practice, no source. */
 const OFTEN = 0.2;
@@ -20,6 +15,11 @@ function tooMuchOfIt(one: Case): Finding | null {
   const all = use.taken + use.refused + use.idle;
   const often = told.marks.length > 1 && told.chances >= all * OFTEN;
   if (!speaks(told, one) && !often) return null;
+  // One to spare, of what is still there, is no surplus.
+  const there = item.pieces - one.history.piecesOut;
+  const isSpare = ({ mark }: Marked) =>
+    mark.why !== "too much of it" && mark.enough !== null && mark.enough >= there - 1;
+  if (item.pieces > 3 && told.marks.every(isSpare)) return null;
   const sureness = surenessOf(told.chances);
   const enough = told.marks.map(({ mark }) => mark.enough).find((each) => each !== null) ?? null;
   return found({
@@ -104,3 +104,6 @@ function hardlyOpened(one: Case): Finding | null {
     trips: tripsOf(shut),
   });
 }
+
+/** It earns its place, but there is too much of it. */
+export const SLIM: readonly Rule[] = [tooMuchOfIt, keptTelling, carriedHome, hardlyOpened];

@@ -2,15 +2,10 @@ import { comfortOf } from "../belief/comfort";
 import { comesBack } from "../belief/fault";
 import { tripsOf } from "../ledger/history";
 import { isCritical, isHere, lastOuting, successorOf, type Case } from "../decide/case";
+import { TRIGGERS, type Complaint } from "../model";
 import type { FullItem } from "../trade/full-item";
-import { found, type Finding } from "./finding";
+import { found, type Finding, type Rule } from "./finding";
 import { said, surenessOf, urgencyBy } from "./sureness";
-
-/** It works and is used, but keeps annoying, is wrong for its nights, or weighs far more than another owned one. */
-export function swap(one: Case): Finding | null {
-  if (one.standing !== "active" || one.item.cover) return null;
-  return complaint(one) ?? wrongForNights(one) ?? lighterOwned(one);
-}
 
 /** Chance that a complaint comes back from which it is no longer only repeated. Common practice, no source. */
 const COMES_BACK = 0.4;
@@ -28,13 +23,17 @@ function complaint(one: Case): Finding | null {
     ({ outing, mark }) => mark.use === "used" && outing.n > told.marks.at(-1)!.outing.n,
   );
   if (again < enough && !better) return null;
+  // What the weather made of it once, and the weight of what its owner goes for, is no reason for another.
+  const complaints = told.marks.flatMap(({ mark }) => mark.complaints);
+  if (complaints.length > 0 && told.marks.length === 1 && complaints.every(isOfWeather)) return null;
+  if (one.item.load === "hobby" && complaints.length > 0 && complaints.every(isOfWeight)) return null;
   // Long without it, it is let go of.
   if (afterThat.length > told.marks.length * 3) return null;
   const sent = told.marks.at(-1)!.mark.exit?.how === "sent home" ? successorOf(one) : null;
   const sureness = sent ? "sure" : surenessOf(told.chances);
   const facts = {
     ...said(told, one),
-    complaints: told.marks.flatMap(({ mark }) => mark.complaints),
+    complaints,
     better: sent ?? better,
   };
   return found({
@@ -47,6 +46,9 @@ function complaint(one: Case): Finding | null {
     ...(sent && { done: true }),
   });
 }
+
+const isOfWeather = ({ on }: Complaint) => on !== null && (TRIGGERS as readonly string[]).includes(on);
+const isOfWeight = ({ what }: Complaint) => what === "too heavy" || what === "too bulky";
 
 /** Nights too cold or too hot from which the bed, and not the night, is at fault. Common practice, no source. */
 const WRONG_NIGHTS = 2;
@@ -133,3 +135,11 @@ function lighterOwned(one: Case): Finding | null {
     saves: grams,
   });
 }
+
+const unlessCover =
+  (rule: Rule): Rule =>
+  (one) =>
+    one.item.cover ? null : rule(one);
+
+/** It works and is used, but keeps annoying, is wrong for its nights, or weighs far more than another owned one. */
+export const SWAP: readonly Rule[] = [complaint, wrongForNights, lighterOwned].map(unlessCover);

@@ -94,6 +94,10 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "backup to another": "A critical job may have one backup.",
   "needed when wanted": "What is dangerous or trip-ending to lack is not judged by use.",
   "earns its place": "No other rule speaks.",
+  "nearly gone":
+    "Of what is used up and bought again, a fifth or less is left: the next is bought before the trip.",
+  "your word":
+    "What its owner says outright to do with it leads, unless frost, a date or danger speaks, until something new speaks against it.",
   "made the trip": "Named as one that made the trip: a swap is then only a watch.",
   "no call yet": "An unused mark is no verdict where nothing called.",
   "too light to argue": "What weighs next to nothing is not worth an argument.",

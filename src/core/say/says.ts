@@ -106,6 +106,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `Its date was ${sayDay(expires)}${daysLeft < -60 ? `, ${sayLong(-daysLeft)} ago` : ""}. Replace it.`;
   },
   "used up": (_, told) => `Used up ${on(told)}. Buy the next before you go.`,
+  "nearly gone": ({ left }, told) =>
+    left === 0
+      ? `Used up ${on(told)}. Buy the next before you go.`
+      : `About ${percent(left)} of it was left after ${on(told).replace(/^on /, "")}. Buy the next before you go.`,
   "beyond mending": ({ trouble, why }, told) => {
     const because = {
       gone: "It is gone.",
@@ -323,6 +327,21 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const { worth } = facts;
     const weight = worth !== null && worth >= 1 ? `, worth ${timesOver(worth)} its weight` : "";
     return `${earnedIt(facts)}${weight}${lean(told)}. Keep it.`;
+  },
+  "your word": ({ call, complaints }, told) => {
+    const wrong = complaints.length ? ` (${complaintWords(complaints)})` : "";
+    const { when } = told.finding;
+    const weather =
+      when && when.triggers.length > 0 ? ` there is ${sayTriggers(when.triggers)}` : " it will be called for";
+    const advice: Readonly<Record<typeof call, string>> = {
+      "bring again": "to bring it again",
+      "bring when": `to bring it when${weather}`,
+      leave: "to leave it",
+      fix: "to see to it",
+      replace: "to replace it",
+      "try something else": "to try something else",
+    };
+    return `You said ${on(told)} ${advice[call]}${wrong}.`;
   },
   "made the trip": (_, told) => `Named as one of those that made the trip, ${on(told)}. Keep it.`,
   "no call yet": ({ trips }) =>

@@ -838,7 +838,7 @@ export const KINDS: readonly Kind[] = [
     price: 18,
     wears: "nights",
     life: life(450, 2),
-    services: [{ what: "wash it", cures: ["mould", "dirty"] }],
+    services: [{ what: "wash it", cures: ["mould", "dirty", "smell"] }],
   }),
   kind("sanitiser", {
     jobs: ["hygiene"],

@@ -40,4 +40,7 @@ export const FORESEEN: readonly Trigger[] = (Object.keys(TRIGGER_RULES) as Trigg
   .sort((a, b) => rank(a)! - rank(b)!);
 
 export const isUnavoidable = (trigger: Trigger) => TRIGGER_RULES[trigger].unavoidable === true;
+/** Weather that can be seen coming, among the grounds and weathers that a complaint may name. */
+export const isWeatherToCome = (place: string): place is Trigger =>
+  (FORESEEN as readonly string[]).includes(place);
 export const isForeseen = (trigger: Trigger) => rank(trigger) !== undefined;
