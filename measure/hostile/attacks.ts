@@ -140,8 +140,8 @@ const staleness: Attack = async (target, random) => {
   const { items, trip } = largest(await told(target));
   const faults: string[] = [];
   const before = await exportOf(target);
-  for (let n = 0; n < 3; n += 1) {
-    const item = pick(items, random);
+  const marked = [0, 1, 2].map(() => pick(items, random));
+  for (const item of marked) {
     await post(target, "/api/marks", [
       {
         trip: trip.id,
@@ -151,12 +151,13 @@ const staleness: Attack = async (target, random) => {
     ]);
     await fetch(`${urlOf(target)}/item/${item}`).then((answer) => answer.text());
   }
-  const now = await Promise.all(PAGES.map((at) => pageOf(target, at)));
+  const pages = [...PAGES, ...marked.map((item) => `/item/${item}`)];
+  const now = await Promise.all(pages.map((at) => pageOf(target, at)));
   await killed(target);
-  for (const [n, at] of PAGES.entries())
+  for (const [n, at] of pages.entries())
     if ((await pageOf(target, at)) !== now[n]) faults.push(`${at} says another thing after a restart`);
   await post(target, "/api/log?replace", before);
-  return { tries: PAGES.length, faults };
+  return { tries: pages.length, faults };
 };
 
 /** Marks on what is not there, texts that can't be kept, files over a limit: what of it is accepted, its export is read again as it is. */

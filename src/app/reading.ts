@@ -1,7 +1,7 @@
 import { format } from "date-fns";
 import { openCase, survey, type Survey } from "@/core/decide/case";
 import { openBook, withCarries, type Book } from "@/core/ledger/book";
-import type { Log } from "@/core/model";
+import type { ItemId, Log, Trip } from "@/core/model";
 import { additions, type Addition } from "@/core/reasons/add";
 import { judgeCase, judgeChanges, type Judgement } from "@/core/reasons/judge";
 import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
@@ -76,10 +76,20 @@ async function upToDate(db: Store, last: Kept | null): Promise<Kept> {
   };
 }
 
-function judgeCarried(before: Reading, log: Log, carried: ReturnType<typeof carriedIn>): Reading {
+function judgeCarried(before: Reading, log: Log, marked: readonly ItemId[]): Reading {
+  const carried = withSwapped(marked, [...before.log.trips, ...log.trips]);
   const book = withCarries(before.book, log.trips, new Set(carried));
   const judged = judgeChanges(before, book, carried);
   return { log, book, ...judged, toAdd: additions(book, judged.judgements) };
+}
+
+/** Some things, and those that they were swapped for: where the one's carriage ends, the other's begins. */
+function withSwapped(items: readonly ItemId[], trips: readonly Trip[]): ItemId[] {
+  const changed = new Set(items);
+  const swapped = trips.flatMap(({ carries }) =>
+    carries.flatMap(({ item, mark }) => (changed.has(item) ? (mark?.exit?.for ?? []) : [])),
+  );
+  return [...new Set([...items, ...swapped])];
 }
 
 async function judgeWhole(log: Log, day: string): Promise<Reading> {

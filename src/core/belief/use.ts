@@ -146,11 +146,11 @@ export function poolFor(all: Pool, own: Pool): Pool {
 }
 
 /** Did the way offer what does its job: a bed, a tap, a socket? */
-const isOffered = ({ outing, carry }: Marked, jobs: readonly Job[]) =>
+const isOffered = ({ outing, legs }: Marked, jobs: readonly Job[]) =>
   jobs.length > 0 &&
   jobs.every((job) => {
     const offer = JOB_RULES[job]?.doneBy;
-    return offer !== undefined && (offeredOn(outing.trip, carry.legs, offer) ?? "none") !== "none";
+    return offer !== undefined && (offeredOn(outing.trip, legs, offer) ?? "none") !== "none";
   });
 
 const saysNothing = ({ mark: { use, why } }: Marked) =>

@@ -2,6 +2,7 @@ import type {
   Carry,
   Entry,
   ItemId,
+  LegId,
   Log,
   Mark,
   Ruling,
@@ -16,6 +17,7 @@ import type {
 import { withDefaults, type FullItem } from "../trade/full-item";
 import { inPlain } from "../trade/names";
 import { rulesOf, type Rules } from "../trade/rules";
+import { joinedAt, sharesCarried } from "./carriage";
 import { inOrder } from "./days";
 import { groupBy, partition } from "./group";
 import { nextOuting, type NextOuting } from "./next-outing";
@@ -26,6 +28,10 @@ export interface Carried {
   readonly outing: Outing;
   readonly carry: Carry;
   readonly mark: Mark | null;
+  /** What it was carried of each leg, 0 to 1; null: all of it. */
+  readonly shares: ReadonlyMap<LegId, number> | null;
+  /** The legs that it was along on, wholly or in part; null: all of them. */
+  readonly legs: readonly LegId[] | null;
   /** Part of the trip's days and nights, 0 to 1, that it was in the pack. */
   readonly part: number;
   /** Metres that it was carried. */
@@ -84,7 +90,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const whole = new Map(trips.map((trip) => [trip.id, trip]));
   const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
   const carried = groupBy(
-    outings.flatMap((outing) => tripOf(outing).carries.map((carry) => carriedOn(outing, carry))),
+    outings.flatMap((outing) => carriedOfTrip(outing, tripOf(outing).carries)),
     (one) => one.carry.item,
   );
   const entries = groupBy(
@@ -115,26 +121,47 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
 /** Part of its weight, 0 to 1, that a thing's owner carried: all of it, but for what was shared. */
 export const partOf = ({ shared }: Pick<Carry, "shared">): number => shared?.part ?? 1;
 
-export function carriedOn(outing: Outing, carry: Carry): Carried {
-  const { mark, legs } = carry;
-  if (legs === null) return { outing, carry, mark, part: 1, metres: outing.metres, calls: outing.calls };
-  const there = outing.trip.legs.filter(({ id }) => legs.includes(id));
+/** All that was carried on a trip, each thing up to where it left and from where it joined. */
+export function carriedOfTrip(outing: Outing, carries: readonly Carry[]): Carried[] {
+  const joined = joinedAt(outing.trip, carries);
+  return carries.map((carry) => carriedOn(outing, carry, joined.get(carry.item) ?? null));
+}
+
+/** @param joined where on the way it took another's place, in metres; null: it was there from the start, or nobody said */
+export function carriedOn(outing: Outing, carry: Carry, joined: number | null = null): Carried {
+  const { mark } = carry;
+  const shares = sharesCarried(outing.trip, carry, joined);
+  if (shares === null)
+    return {
+      outing,
+      carry,
+      mark,
+      shares,
+      legs: null,
+      part: 1,
+      metres: outing.metres,
+      calls: outing.calls,
+    };
+  const legs = [...shares.keys()];
+  const there = outing.trip.legs.filter(({ id }) => shares.has(id));
   return {
     outing,
     carry,
     mark,
-    part: there.reduce((sum, { id }) => sum + outing.shares.get(id)!, 0),
-    metres: there.reduce((sum, { distance }) => sum + distance.m, 0),
+    shares,
+    legs,
+    part: there.reduce((sum, { id }) => sum + outing.shares.get(id)! * shares.get(id)!, 0),
+    metres: there.reduce((sum, { id, distance }) => sum + distance.m * shares.get(id)!, 0),
     calls: callsOf(outing.trip, outing.nights, legs),
   };
 }
 
 /** How strong something was where the item was carried; undefined where nobody said. */
 export const strengthFor = (
-  { outing, carry }: Pick<Carried, "outing" | "carry">,
+  { outing, legs }: Pick<Carried, "outing" | "legs">,
   trigger: Trigger,
 ): Strength | undefined =>
-  carry.legs === null ? outing.strengths[trigger] : strengthOn(outing.trip, carry.legs, trigger);
+  legs === null ? outing.strengths[trigger] : strengthOn(outing.trip, legs, trigger);
 
 /** Wanted and not there: left at home, or sent away on the same trip. */
 function missedByItem(
@@ -161,9 +188,7 @@ export function withCarries(before: Book, trips: readonly Trip[], changed: Reado
   const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
   const anew = groupBy(
     before.outings.flatMap((outing) =>
-      tripOf(outing)
-        .carries.filter(({ item }) => changed.has(item))
-        .map((carry) => carriedOn(outing, carry)),
+      carriedOfTrip(outing, tripOf(outing).carries).filter(({ carry }) => changed.has(carry.item)),
     ),
     (one) => one.carry.item,
   );
@@ -196,7 +221,8 @@ export function withMark(
   const before = book.carriedOf(item);
   const here = before.find((one) => one.outing === outing);
   const { legs = null, shared = null } = here?.carry ?? {};
-  const changed = carriedOn(outing, { item, legs, shared, mark });
+  const joined = joinedAt(outing.trip, book.tripOf(outing).carries).get(item) ?? null;
+  const changed = carriedOn(outing, { item, legs, shared, mark }, joined);
   const after = here
     ? before.map((one) => (one === here ? changed : one))
     : [...before, changed].sort((a, b) => a.outing.n - b.outing.n);

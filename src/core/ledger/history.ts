@@ -209,12 +209,12 @@ export function frostDoubtOf(item: FullItem, book: Book, marks: readonly Marked[
   );
 }
 
-function frostOnTrip({ outing, mark, calls, carry }: Marked): FrostDoubt | null {
+function frostOnTrip({ outing, mark, calls, legs }: Marked): FrostDoubt | null {
   if (mark.frost === "kept") return null;
   const hard =
     outing.trip.conditions.freezing === "strong" ||
     outing.trip.legs.some(
-      (leg) => leg.conditions.freezing === "strong" && (carry.legs === null || carry.legs.includes(leg.id)),
+      (leg) => leg.conditions.freezing === "strong" && (legs === null || legs.includes(leg.id)),
     );
   const met = { hard, outing, on: outing.trip.ends };
   if (mark.frost === "froze") return { how: "froze", ...met };

@@ -136,16 +136,17 @@ function unmarkedWear(
 const USED = MarkSchema.parse({ use: "used" });
 
 function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): number {
-  const { outing, carry, mark, part } = one;
+  const { outing, mark, part, shares } = one;
   const { inTurn, terrain, perNight } = item.rules;
   const share = shareUsed(mark, outing.days * part);
   if (share === 0) return 0;
   const among = inTurn && mark.days === null ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
   if (item.wears === "m") {
     return outing.trip.legs.reduce((sum, leg, n) => {
-      if (carry.legs !== null && !carry.legs.includes(leg.id)) return sum;
+      const carried = shares === null ? 1 : (shares.get(leg.id) ?? 0);
+      if (carried === 0) return sum;
       const ground = terrain ? book.rules.terrain[leg.terrain] : 1;
-      return sum + (leg.distance.m * ground * share) / (among?.[n] ?? 1);
+      return sum + (leg.distance.m * carried * ground * share) / (among?.[n] ?? 1);
     }, 0);
   }
   const days = mark.days ?? outing.days * part * share;
@@ -192,14 +193,14 @@ function countSharers(book: Book, items: readonly FullItem[]): Sharers {
   const sharers = new Map<string, number[]>();
   for (const item of items) {
     if (!item.rules.inTurn) continue;
-    for (const { outing, carry, mark } of marked(book.carriedOf(item.id))) {
+    for (const { outing, legs: along, mark } of marked(book.carriedOf(item.id))) {
       if (mark.use === "unused") continue;
       const key = `${outing.trip.id}\n${item.kind}`;
       const legs = sharers.get(key) ?? outing.trip.legs.map(() => 0);
       sharers.set(
         key,
         legs.map((n, at) =>
-          carry.legs === null || carry.legs.includes(outing.trip.legs[at]!.id) ? n + item.pieces : n,
+          along === null || along.includes(outing.trip.legs[at]!.id) ? n + item.pieces : n,
         ),
       );
     }

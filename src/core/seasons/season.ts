@@ -1,10 +1,10 @@
-import { compareLists, listOf, totalOf, type ListDifference } from "../compare/lists";
-import { carriedOn, partOf, type Book } from "../ledger/book";
+import { compareLists, listOf, type ListDifference } from "../compare/lists";
+import { carriedOfTrip, partOf, type Book } from "../ledger/book";
 import { groupBy } from "../ledger/group";
 import { medianOf } from "../ledger/median";
 import type { Outing } from "../ledger/outing";
 import type { TripId } from "../model";
-import { countsAs } from "../weighin/weigh-in";
+import { weighIn } from "../weighin/weigh-in";
 
 /** What one year's trips came to. */
 export interface Season {
@@ -32,13 +32,13 @@ export const yearsOf = ({ outings }: Pick<Book, "outings">): string[] =>
 export function seasonOf(book: Book, year: string): Season {
   const outings = book.outings.filter(({ trip }) => trip.starts.startsWith(year));
   const overnight = outings.filter(({ nights }) => nights > 0);
-  const bases = overnight.map((outing) =>
-    totalOf(listOf(book.tripOf(outing), book.item).filter(({ item }) => countsAs(item) === "base")),
+  const bases = overnight.map(
+    (outing) => weighIn(book.tripOf(outing), book.item, book.items).legs[0]?.base ?? 0,
   );
   const marks = outings.flatMap((outing) =>
-    book.tripOf(outing).carries.flatMap((carry) => {
+    carriedOfTrip(outing, book.tripOf(outing).carries).flatMap(({ carry, mark, metres }) => {
       const item = book.item(carry.item);
-      return item && carry.mark ? [{ item, carry, mark: carry.mark, outing }] : [];
+      return item && mark ? [{ item, carry, mark, outing, metres }] : [];
     }),
   );
   const failed = marks.filter(({ mark }) => mark.troubles.includes("failed"));
@@ -50,11 +50,7 @@ export function seasonOf(book: Book, year: string): Season {
     base: bases.length ? medianOf(bases) : null,
     deadGramMetres: marks
       .filter(({ mark, item }) => mark.use === "unused" && !item.cover)
-      .reduce(
-        (sum, { item, carry, outing }) =>
-          sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
-        0,
-      ),
+      .reduce((sum, { item, carry, metres }) => sum + (item.weight?.g ?? 0) * partOf(carry) * metres, 0),
     failedOn: new Set(failed.map(({ outing }) => outing.trip.id)),
     failures: [...groupBy(failed, ({ item }) => item.kind)]
       .map(([kind, times]) => [kind, times.length] as const)

@@ -1,5 +1,6 @@
 import { weightOn } from "../compare/lists";
 import { partOf } from "../ledger/book";
+import { joinedAt, sharesCarried } from "../ledger/carriage";
 import { groupBy } from "../ledger/group";
 import { medianOf } from "../ledger/median";
 import { outingOf, type Outing } from "../ledger/outing";
@@ -12,6 +13,8 @@ import { inBaseUnit } from "../units/quantity";
 interface Packed {
   readonly item: FullItem;
   readonly carry: Carry;
+  /** What it was carried of each leg, 0 to 1; null: all of it. */
+  readonly shares: ReadonlyMap<LegId, number> | null;
   /** Null where it was never weighed. */
   readonly grams: number | null;
 }
@@ -100,18 +103,22 @@ export function weighIn(
   allItems: readonly FullItem[],
 ): WeighIn {
   const outing = outingOf(trip);
+  const joined = joinedAt(trip, trip.carries);
   const packed = trip.carries.flatMap((carry): Packed[] => {
     const item = itemOf(carry.item);
     if (!item) return [];
     const grams = weightOn(item, trip.ends);
-    return [{ item, carry, grams: grams === null ? null : grams * partOf(carry) }];
+    const shares = sharesCarried(trip, carry, joined.get(carry.item) ?? null);
+    return [{ item, carry, shares, grams: grams === null ? null : grams * partOf(carry) }];
   });
   const legs = trip.legs.map(({ id }) => legLoad(id, packed, outing));
-  const big = packed.filter(
+  // Of three pairs of shoes in turn one was on at a time: what counts is what set out.
+  const setOut = alongOn(trip.legs[0]?.id, packed);
+  const big = setOut.filter(
     ({ item }) => item.load === "base" && item.jobs.some((job) => BIG_THREE.includes(job)),
   );
   const bigGrams = sumOf(big);
-  const base = sumOf(packed.filter(({ item }) => countsAs(item) === "base"));
+  const base = sumOf(setOut.filter(({ item }) => countsAs(item) === "base"));
   const onTheBack = packed.filter(({ item }) => isOnTheBack(item));
   return {
     packed,
@@ -134,8 +141,16 @@ const sumOf = (things: readonly Packed[]) => things.reduce((sum, { grams }) => s
 export const countsAs = (item: FullItem): Load =>
   item.load === "base" && !isOnTheBack(item) ? "worn" : item.load;
 
+/** What was along as a leg began; all of it where there is none. */
+const alongOn = (leg: LegId | undefined, packed: readonly Packed[]) =>
+  packed.filter(({ carry, shares }) => {
+    const share = leg === undefined ? 1 : shares === null ? 1 : (shares.get(leg) ?? 0);
+    // What joined in mid-leg took the place of what left in it: it counts from the next leg on.
+    return share > 0 && (share === 1 || carry.mark?.exit != null || carry.legs !== null);
+  });
+
 function legLoad(leg: LegId, packed: readonly Packed[], outing: Outing): LegLoad {
-  const along = packed.filter(({ carry: { legs } }) => legs === null || legs.includes(leg));
+  const along = alongOn(leg, packed);
   const load = (sort: Load) => sumOf(along.filter(({ item }) => countsAs(item) === sort));
   return {
     leg,

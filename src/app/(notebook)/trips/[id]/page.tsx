@@ -1,12 +1,12 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { carriedOn, partOf } from "@/core/ledger/book";
+import { carriedOfTrip, partOf } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { plannedAgainstWalked } from "@/core/ledger/intended";
 import { alikeNights } from "@/core/ledger/nights";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
-import { countsAs } from "@/core/weighin/weigh-in";
+import { weighIn } from "@/core/weighin/weigh-in";
 import { sayAgainstPlan } from "@/core/say/trip";
 import { happenedOn, legName } from "@/core/say/mark";
 import { sayNights } from "@/core/say/nights";
@@ -49,14 +49,12 @@ export default async function TripPage({ params }: Asked) {
   if (!trip) notFound();
   const outing = outingOf(trip);
   const { units } = book.settings;
-  const carried = trip.carries.flatMap((carry) => {
-    const item = book.item(carry.item);
-    return item ? [{ item, carry, code: strokeOf(carriedOn(outing, carry), item) }] : [];
+  const carried = carriedOfTrip(outing, trip.carries).flatMap((one) => {
+    const item = book.item(one.carry.item);
+    return item ? [{ item, carry: one.carry, metres: one.metres, code: strokeOf(one, item) }] : [];
   });
-  const load = (of: (item: (typeof carried)[number]["item"]) => boolean) =>
-    carried
-      .filter(({ item }) => of(item))
-      .reduce((sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry), 0);
+  // As the weigh-in has it, at the start.
+  const start = weighIn(trip, book.item, book.items).legs[0];
   const dead = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && !item.cover);
   const cover = carried.filter(({ item, carry }) => carry.mark?.use === "unused" && item.cover);
   const weighed = (things: typeof carried) =>
@@ -64,7 +62,7 @@ export default async function TripPage({ params }: Asked) {
   const against = plannedAgainstWalked(trip);
   const kept = carried.filter(({ carry }) => carry.mark?.why === "trip cut short");
   const deadGramMetres = dead.reduce(
-    (sum, { item, carry }) => sum + (item.weight?.g ?? 0) * partOf(carry) * carriedOn(outing, carry).metres,
+    (sum, { item, carry, metres }) => sum + (item.weight?.g ?? 0) * partOf(carry) * metres,
     0,
   );
   const shared = carried.flatMap(({ item, carry: { shared: how } }) =>
@@ -125,29 +123,16 @@ export default async function TripPage({ params }: Asked) {
             </span>
           )}
         </Figure>
-        <Figure name="base weight">
-          {sayMass(
-            load((item) => countsAs(item) === "base"),
-            units,
-          )}
-        </Figure>
+        <Figure name="base weight">{sayMass(start?.base ?? 0, units)}</Figure>
         <Figure name="worn, hobby">
-          {sayMass(
-            load((item) => countsAs(item) === "worn"),
-            units,
-          )}
-          ,{" "}
-          {sayMass(
-            load((item) => item.load === "hobby"),
-            units,
-          )}
+          {sayMass(start?.worn ?? 0, units)}, {sayMass(start?.hobby ?? 0, units)}
         </Figure>
         <Figure name="carried for nothing">{sayDeadWeight(deadGramMetres, units)}</Figure>
       </dl>
       {dead.length > 0 && (
         <p className="-mt-3 mb-6">
           {sayMass(weighed(dead), units)} in {count(dead.length, "thing")} was carried{" "}
-          {dead.every(({ carry }) => carry.legs === null)
+          {dead.every(({ metres }) => metres === outing.metres)
             ? sayDistance(outing.metres, units)
             : "all or part of the way"}{" "}
           for nothing
@@ -281,11 +266,7 @@ export default async function TripPage({ params }: Asked) {
           <h2 className="mb-1 text-lg">
             What went along{" "}
             <span className="font-sans text-sm font-normal text-muted">
-              {count(carried.length, "thing")},{" "}
-              {sayMass(
-                load(() => true),
-                units,
-              )}
+              {count(carried.length, "thing")}, {sayMass(weighed(carried), units)}
             </span>
           </h2>
           <p className="no-print mb-2 flex flex-wrap gap-x-4 text-sm">

@@ -5,8 +5,8 @@ import { parseFieldLine } from "@/core/field/parse-field-line";
 import { sayUnderstood } from "@/core/say/field-line";
 import { likelySymptoms } from "@/core/trade/symptoms";
 import { outingOf } from "@/core/ledger/outing";
-import { carriedOn, type Book } from "@/core/ledger/book";
-import { STOWS, TripId, type Carry, type Trip } from "@/core/model";
+import { carriedOfTrip, type Book } from "@/core/ledger/book";
+import { STOWS, TripId, type Trip } from "@/core/model";
 import { listWords, sayMass } from "@/core/units/speak";
 import { sayTrigger } from "@/core/say/words";
 import { Empty, PageHead } from "@/ui/page-head";
@@ -118,14 +118,14 @@ function wayOf(trip: Trip, book: Book): Way {
 /** What was carried, in the order that it comes out of the pack. */
 function thingsOf(trip: Trip, book: Book): Thing[] {
   const outing = outingOf(trip);
-  const things = trip.carries.flatMap((carry: Carry): Thing[] => {
+  const things = carriedOfTrip(outing, trip.carries).flatMap((carried): Thing[] => {
+    const { carry, calls } = carried;
     const item = book.item(carry.item);
     if (!item) return [];
     const before = book
       .carriedOf(item.id)
       .filter((one) => one.outing.trip.id !== trip.id && one.outing.trip.starts <= trip.starts)
       .slice(-PATTERN);
-    const { calls } = carriedOn(outing, carry);
     const weather = item.triggers.filter((trigger) => trigger !== "injury" && trigger !== "breakage");
     return [
       {
@@ -142,7 +142,7 @@ function thingsOf(trip: Trip, book: Book): Thing[] {
         days: outing.days >= LONG_DAYS ? outing.days : null,
         pattern: before.map((one) => strokeOf(one, item)),
         mark: carry.mark,
-        code: strokeOf(carriedOn(outing, carry), item),
+        code: strokeOf(carried, item),
         hint:
           item.cover || item.triggers.some((trigger) => calls.has(trigger)) || weather.length === 0
             ? ""
