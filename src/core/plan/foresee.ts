@@ -3,6 +3,7 @@ import type { Case } from "../decide/case";
 import type { Book } from "../ledger/book";
 import type { NextOuting } from "../ledger/next-outing";
 import type { Strength, Trigger } from "../model";
+import type { When } from "../reasons/finding";
 import type { FullItem } from "../trade/full-item";
 
 /** Whether the trip ahead calls for a thing, as far as can be foreseen. */
@@ -13,6 +14,22 @@ export interface Call {
   readonly triggers: readonly Trigger[];
   /** Chance, 0 to 1, that it is called for. */
   readonly chance: number;
+}
+
+/**
+ * Whether the trip ahead is one that a thing is to be brought on, by what the advice says of when; null where nobody foresees
+ * that weather.
+ */
+export function whenHolds({ triggers, caller }: When, next: Pick<NextOuting, "strength">): boolean | null {
+  if (caller) {
+    const strength = next.strength(caller.trigger);
+    if (strength === undefined) return null;
+    const comes = caller.at === "strong" ? strength === "strong" : strength !== "none";
+    return caller.without ? !comes : comes;
+  }
+  const told = triggers.map(next.strength);
+  if (told.some((strength) => strength !== undefined && strength !== "none")) return true;
+  return told.some((strength) => strength === undefined) ? null : false;
 }
 
 /** Trips that say how often something comes, where nobody foresees it. */

@@ -5,6 +5,7 @@ import { asPlanned, type NextOuting } from "../ledger/next-outing";
 import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
 import { additions, type Addition } from "../reasons/add";
 import { judgeAll, type Judgement, type Verdict } from "../reasons/judge";
+import type { When } from "../reasons/finding";
 import { leavesHome } from "../reasons/verbs";
 import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
@@ -13,7 +14,7 @@ import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
 import { sleepOf } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
-import { callOn, chanceOfUse, type Call } from "./foresee";
+import { callOn, chanceOfUse, whenHolds, type Call } from "./foresee";
 import { firstToDo, gapsIn, type Gap } from "./trust";
 
 /** Why it stands there. */
@@ -199,10 +200,19 @@ function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around
     return fuel.has(item.id) ? go({ is: "earns its place" }) : put("leave", { is: "at home" });
   if (one.standing === "at home")
     return wantedAfterAll(one, ahead) ? go({ is: "wanted" }) : put("leave", { is: "at home" });
-  if (lead.verb === "drop" && lead.sureness !== "leaning" && lead.ruling?.decision !== "overrule")
+  // A leaning is not followed before its owner agrees.
+  const isAgreed = lead.ruling?.decision === "agree";
+  if (lead.verb === "drop" && (isAgreed || lead.sureness !== "leaning"))
     return put("leave", { is: "verdict", verdict: lead });
   const rival = rivalOf(one, judgements, ahead);
   if (rival) return put("leave", { is: "another goes", other: rival });
+  const only = lead.verb === "bring only when" && lead.sureness !== "leaning" ? lead : null;
+  if (only?.when?.caller || only?.reason === "your word") {
+    const holds = whenHolds(only.when!, ahead.next);
+    if (holds === false) return put("leave", { is: "verdict", verdict: only });
+    if (holds === null) return put("take if", { is: "might be called", triggers: weatherOf(only.when!) });
+    return go(whyTaken(one, call, chance));
+  }
   const seasonal =
     lead.verb === "bring only when" || ruled?.verb === "bring only when" || item.rules.seasonal;
   if (seasonal && call.is === "not called")
@@ -211,6 +221,8 @@ function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around
     return put("take if", { is: "might be called", triggers: call.triggers });
   return go(lead.verb === "drop" ? { is: "verdict", verdict: lead } : whyTaken(one, call, chance));
 }
+
+const weatherOf = ({ triggers, caller }: When) => (caller ? [caller.trigger] : triggers);
 
 /** Left at home the last time and missed there. */
 const wantedAfterAll = ({ item, use }: Case, { missedOf }: Book) =>

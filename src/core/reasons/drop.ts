@@ -44,14 +44,14 @@ export const hasSeason = ({ triggers }: Case["item"]) =>
 /** Named at the look back as one that could have stayed: as good as a refusal. */
 function couldHaveStayed(one: Case): Finding | null {
   const told = one.told("could have stayed");
-  const { item, kind, use, totals } = one;
+  const { item, kind, use, totals, marked } = one;
   if (!speaks(told, one) || kind.contents || item.pieces > 1 || isOutOfSeason(one)) return null;
   // What the walk itself rests on is not left on one telling; a doubled essential may be.
   if (isCritical(one) && essentialJobs(one).length === 0) return null;
   const idle = told.marks.filter(({ mark }) => mark.use !== "used");
   // Used after all, it may go only where it is alone in speaking for itself.
   if (idle.length === 0 && use.taken > told.chances) return null;
-  const facts = { ...said(told, one), used: totals.used.trips, trips: totals.carried.trips };
+  const facts = { ...said(told, one), used: totals.used.trips, trips: marked.length };
   return found({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "could have stayed",
@@ -157,6 +157,20 @@ function seldomWanted(one: Case): Finding | null {
   });
 }
 
+/** What only pleases, and stayed unused though its hour came every day: those to whom every gram argues leave it, leaning. */
+function idleLuxury(one: Case): Finding | null {
+  const { item, use, school, marked, told } = one;
+  const last = lastTelling(one);
+  const isLuxury = RANK[item.consequence] === 0 && item.triggers.some(isUnavoidable);
+  if (!isLuxury || school.name !== "lean" || use.taken > 0 || last?.mark.use !== "unused") return null;
+  if (last.mark.why !== null || told("made the trip").marks.length > 0 || use.refused < 1) return null;
+  return found({
+    ...leave(one, marked, "leaning"),
+    reason: "seldom wanted",
+    facts: { chances: use.refused, uses: 0, high: chanceQuantile(use.called, CONFIDENCE) },
+  });
+}
+
 /** On the trail for so long, in days, "seldom" is strong: once or twice in weeks is dead weight for the rest. Common practice, no source. */
 const WEEKS_OUT = 14;
 const SELDOM_SHARE = 1 / 8;
@@ -164,7 +178,9 @@ const SELDOM_SHARE = 1 / 8;
 function seldomOverWeeks(one: Case): Finding | null {
   const { marked } = one;
   const last = marked.at(-1);
-  if (!last || last.mark.use !== "hardly" || one.told("made the trip").marks.length > 0) return null;
+  // By the days, whatever the word: used on one of a hundred and fifty is hardly used.
+  const isSeldom = last?.mark.use === "hardly" || (last?.mark.use === "used" && last.mark.days !== null);
+  if (!last || !isSeldom || isPraised(one)) return null;
   const out = Math.round(last.outing.days * last.part);
   const days = last.mark.days ?? HARDLY_DAYS;
   if (
@@ -177,6 +193,14 @@ function seldomOverWeeks(one: Case): Finding | null {
   const sureness = surenessOf(chancesIn(out) - chancesIn(days), one.use.taken);
   return found({ ...leave(one, [last], sureness), reason: "seldom over weeks", facts: { days, out } });
 }
+
+/** Named as one that made the trip: that softens for this trip and the next two. */
+export const isPraised = ({ told, marked }: Case) => {
+  const praised = told("made the trip").marks.at(-1);
+  return praised !== undefined && marked.indexOf(praised) >= marked.length - 1 - PRAISE_LASTS;
+};
+/** Trips after one that it made, on which it is still spared. Common practice, no source. */
+const PRAISE_LASTS = 2;
 
 /** "Hardly" is once or twice, where the days are not told. */
 const HARDLY_DAYS = 2;
@@ -203,5 +227,5 @@ const only =
 /** Leave it: by what the owner said of it, or not wanted when called for. Never the last of what is dangerous to lack. */
 export const DROP: readonly Rule[] = [
   ...[couldHaveStayed, tooMuch, anotherDidIt, disliked, sentHomeUnused].map(only(mayStayHome)),
-  ...[seldomWanted, seldomOverWeeks].map(only(mayGoForWantOfUse)),
+  ...[seldomWanted, seldomOverWeeks, idleLuxury].map(only(mayGoForWantOfUse)),
 ];

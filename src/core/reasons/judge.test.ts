@@ -38,9 +38,32 @@ describe("use", () => {
           one({ kind: "chair", weight: "480 g" }, n, () => ({ use: "unused" })),
           "It",
           school,
-        ).verb;
-      expect([after(chances - 1), after(chances)], school).toEqual(["keep", "drop"]);
+        );
+      const drops = [chances - 1, chances]
+        .map(after)
+        .map(({ verb, sureness }) => verb === "drop" && sureness !== "leaning");
+      expect(drops, school).toEqual([false, true]);
     }
+  });
+
+  test("a luxury idle on its first trip is a leaning to those to whom every gram argues, and to nobody else", () => {
+    const chair = (school: "lean" | "even" | "roomy", mark: object = {}) =>
+      lead(
+        one({ kind: "chair", weight: "480 g" }, 1, () => ({ use: "unused", ...mark })),
+        "It",
+        school,
+      );
+    expect(chair("lean")).toMatchObject({
+      verb: "drop",
+      sureness: "leaning",
+      says: "Never used in its one chance, 24 kg·km carried for nothing. Leaning: leave it.".replaceAll(
+        "24 kg",
+        "24\u00a0kg",
+      ),
+    });
+    expect(chair("even").verb).toBe("keep");
+    expect(chair("roomy").verb).toBe("keep");
+    expect(chair("lean", { why: "forgot it" }).verb).toBe("keep");
   });
 
   test("refused when called is a drop, though the season calls seldom", () => {

@@ -4,6 +4,7 @@ import { lastOuting, othersDoing, type Case } from "../decide/case";
 import { isSpared, isTooLight } from "../decide/law";
 import { RANK } from "../trade/jobs";
 import { found, type Finding, type Sureness } from "./finding";
+import { isPraised } from "./drop";
 import { livedWith } from "./repair";
 import { said } from "./sureness";
 
@@ -12,8 +13,8 @@ export function keepAsCover(one: Case): Finding | null {
   const { item, totals, kind, marked } = one;
   const calledCover = marked.at(-1)?.mark.why === "cover";
   if (!(item.cover || calledCover)) return null;
-  if (one.told("made the trip").marks.length > 0) return null;
-  const use = { used: totals.used.trips, trips: totals.carried.trips };
+  if (isPraised(one)) return null;
+  const use = { used: totals.used.trips, trips: marked.length };
   const leader = leaderOf(one);
   const base = {
     verb: "keep as cover" as const,
@@ -44,7 +45,7 @@ const A_RECORD = 3;
 /** It goes along; the reason that says most of why. */
 export function keep(one: Case): Finding {
   const { item, use, totals, marked, standing, worth } = one;
-  const counts = { used: totals.used.trips, trips: totals.carried.trips };
+  const counts = { used: totals.used.trips, trips: marked.length };
   const sureness: Sureness = marked.length >= A_RECORD ? "sure" : marked.length > 0 ? "likely" : "perhaps";
   const base = {
     verb: "keep" as const,

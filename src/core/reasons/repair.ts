@@ -28,7 +28,8 @@ export function repair(one: Case): Finding | null {
     verb: "repair",
     reason: "open trouble",
     facts: { trouble, mishap, patched: trouble.mark?.fix === "patched" },
-    urgency: trouble.failed || isCritical(one) ? urgencyOf(one) : "before next trip",
+    // Now is for what must not go out: what failed and is not mended.
+    urgency: trouble.failed && trouble.mark?.fix !== "patched" ? urgencyOf(one) : "before next trip",
     sureness: trouble.condition === null && !trouble.failed ? "likely" : "sure",
     trips: trouble.outing ? [trouble.outing.trip.id] : [],
   });

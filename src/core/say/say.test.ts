@@ -372,18 +372,18 @@ describe("a sentence for each reason, branch by branch", () => {
   test("what earned its place is told by days, by trips, or by the trips that called for it", () => {
     const facts = { used: 3, trips: 5, days: null, out: 3, called: 5, worth: null } as const;
     const earned = (more: object) => said("earns its place", { ...facts, ...more });
-    expect(earned({})).toBe("Used on three of 5 trips. Keep it.");
-    expect(earned({ used: 5 })).toBe("Used on all 5 trips. Keep it.");
+    expect(earned({})).toBe("Used on three of five trips. Keep it.");
+    expect(earned({ used: 5 })).toBe("Used on all five trips. Keep it.");
     expect(earned({ used: 2, trips: 2, called: 2 })).toBe("Used on both trips. Keep it.");
     expect(earned({ used: 1, trips: 1, called: 1 })).toBe("Used on its one trip. Keep it.");
-    expect(earned({ called: 4 })).toBe("Used on three of the 4 trips that called for it. Keep it.");
-    expect(earned({ called: 3 })).toBe("Used on all 3 trips that called for it. Keep it.");
+    expect(earned({ called: 4 })).toBe("Used on three of the four trips that called for it. Keep it.");
+    expect(earned({ called: 3 })).toBe("Used on all three trips that called for it. Keep it.");
     expect(earned({ called: 1, used: 1 })).toBe("Used on the one trip that called for it. Keep it.");
     // Used oftener than it was called for: the calls say nothing.
-    expect(earned({ called: 2 })).toBe("Used on three of 5 trips. Keep it.");
+    expect(earned({ called: 2 })).toBe("Used on three of five trips. Keep it.");
     expect(earned({ out: 35, days: 20 })).toBe("Used on 20 of 35 days. Keep it.");
     expect(earned({ out: 35, trips: 1 })).toMatch(/^Used through five weeks\. /);
-    expect(earned({ out: 13, days: 9 })).toBe("Used on three of 5 trips. Keep it.");
+    expect(earned({ out: 13, days: 9 })).toBe("Used on three of five trips. Keep it.");
     expect([0.9, 1, 2, 5.2, 30].map((worth) => /worth (.*) its weight/.exec(earned({ worth }))?.[1])).toEqual(
       [undefined, "just", "twice", "five times", "many times"],
     );
@@ -396,7 +396,7 @@ describe("a sentence for each reason, branch by branch", () => {
       "You named it as one that could have stayed, on Walk 2; though it was used. Leaning: leave it.",
     );
     expect(said("could have stayed", { ...facts, times: 2, used: 1, trips: 4 }, on)).toBe(
-      "You named it as one that could have stayed twice; used on one of 4 trips. Leave it.",
+      "You named it as one that could have stayed twice; used on one of four trips. Leave it.",
     );
     expect(said("could have stayed", { ...facts, times: 3, used: 0, trips: 4 }, on)).toMatch(
       /; never used in 4 trips\. /,

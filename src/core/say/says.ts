@@ -250,11 +250,13 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   },
   "sent home unused": (_, told) =>
     `Sent home on the way and hardly wanted, ${on(told)}. ${advise("leave it", told)}`,
-  "seldom wanted": ({ chances, uses }, { one, units }) => {
+  "seldom wanted": ({ chances, uses }, told) => {
+    const { one, units } = told;
     const used = uses === 0 ? "Never used" : `Used on ${count(uses, "trip")}`;
     const { deadGramMetres } = one.totals;
     const dead = deadGramMetres > 0 ? `, ${sayDeadWeight(deadGramMetres, units)} carried for nothing` : "";
-    return `${used} in ${inWords(Math.round(chances + one.use.taken))} chances${dead}. Leave it.`;
+    const of = Math.max(1, Math.round(chances + one.use.taken));
+    return `${used} in ${of === 1 ? "its one chance" : `${inWords(of)} chances`}${dead}. ${advise("leave it", told)}`;
   },
   "seldom over weeks": ({ days, out }, told) =>
     `Wanted on ${inWords(days)} of ${out} days, and dead weight for the rest. ${advise("leave it", told)}`,
@@ -374,14 +376,14 @@ function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its pla
   if (called >= trips || called < used) return usedPhrase(used, trips);
   if (called === 1) return "Used on the one trip that called for it";
   const of = used === called ? "all" : `${inWords(used)} of the`;
-  return `Used on ${of} ${count(called, "trip")} that called for it`;
+  return `Used on ${of} ${inWords(called)} trips that called for it`;
 }
 
 const usedPhrase = (used: number, trips: number) => {
   if (used === 0) return `Not used on ${count(trips, "trip")}`;
   if (trips === 1) return "Used on its one trip";
-  if (used === trips) return trips === 2 ? "Used on both trips" : `Used on all ${count(trips, "trip")}`;
-  return `Used on ${inWords(used)} of ${count(trips, "trip")}`;
+  if (used === trips) return trips === 2 ? "Used on both trips" : `Used on all ${inWords(trips)} trips`;
+  return `Used on ${inWords(used)} of ${inWords(trips)} trips`;
 };
 
 function usedOn(used: number, trips: number, told: Told): string {
@@ -390,7 +392,7 @@ function usedOn(used: number, trips: number, told: Told): string {
   if (trips === 1) return use === "used" ? "though it was used" : "it was not used";
   return used === 0
     ? `never used in ${count(trips, "trip")}`
-    : `used on ${inWords(used)} of ${count(trips, "trip")}`;
+    : `used on ${inWords(used)} of ${inWords(trips)} trips`;
 }
 
 /** What leans on it, where something can't do without it. */

@@ -37,9 +37,11 @@ export default async function TallyPage() {
     .map(book.tripOf)
     .filter(({ carries }) => carries.length > 0 && carries.every(({ mark }) => mark === null))
     .slice(-1);
-  const now = judgements.filter(({ verdicts: [lead] }) => lead.urgency === "now" && lead.ruling === null);
+  const now = judgements.filter(
+    ({ verdicts: [lead] }) => lead.urgency === "now" && !lead.done && lead.ruling === null,
+  );
   const spare = judgements
-    .filter(({ verdicts: [lead] }) => lead.verb === "drop")
+    .filter(({ case: { standing }, verdicts: [lead] }) => standing === "active" && lead.verb === "drop")
     .reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0);
   return (
     <>
