@@ -223,8 +223,15 @@ describe("a plan worked by hand", () => {
 
 test("why a thing stands where it does, in a few words, whatever the reason", () => {
   const plan = planOf({ plan: {} });
-  const line = lineOf(plan, "chair");
+  const chair = lineOf(plan, "chair");
   const other = lineOf(plan, "kit").item;
+  const usedOn = (trips: number): typeof chair => {
+    const { judgement } = chair;
+    const { totals } = judgement.case;
+    const used = { ...totals, used: { ...totals.used, trips } };
+    return { ...chair, judgement: { ...judgement, case: { ...judgement.case, totals: used } } };
+  };
+  const line = usedOn(3);
   const said = (why: (typeof line)["why"], chance = 0.5, pieces = 1) =>
     sayWhy({ ...line, item: { ...line.item, pieces }, why, chance });
   expect(said({ is: "at home" })).toBe("Enough without it.");
@@ -245,12 +252,19 @@ test("why a thing stands where it does, in a few words, whatever the reason", ()
       "Used on next to no such trip.",
       "Used on one such trip in 20.",
       "Used on one such trip in 5.",
-      "Used on every other such trip.",
+      "Used on one such trip in two.",
       "Used on 6 such trips in ten.",
       "Used on 7 such trips in ten.",
     ],
   );
   expect(said({ is: "earns its place" }, 0.75)).toBe("");
+  // Chance is told as chance: never used is not told as used so often.
+  expect(sayWhy({ ...usedOn(0), why: { is: "earns its place" }, chance: 0.5 })).toBe(
+    "Perhaps on one such trip in two, and not asked for yet.",
+  );
+  expect(said({ is: "last of its job", job: "stay warm" })).toBe(
+    "Nothing else that goes is a way to stay warm.",
+  );
 });
 
 test("what is likely carried for nothing: grams by metres, by the chance that each is not used", () => {

@@ -14,6 +14,7 @@ import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
 import { sleepOf } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
+import { kitJobs } from "./kit-law";
 import { callOn, chanceOfUse, whenHolds, type Call } from "./foresee";
 import { firstToDo, gapsIn, type Gap } from "./trust";
 
@@ -25,7 +26,8 @@ type Why =
   | { readonly is: "not called" | "might be called"; readonly triggers: readonly Trigger[] }
   | { readonly is: "called"; readonly triggers: readonly Trigger[] }
   | { readonly is: "for other nights" | "another goes"; readonly other: FullItem }
-  | { readonly is: "leans on it"; readonly other: FullItem };
+  | { readonly is: "leans on it"; readonly other: FullItem }
+  | { readonly is: "last of its job"; readonly job: Job };
 
 export interface PlanLine {
   readonly item: FullItem;
@@ -88,7 +90,11 @@ export function planFor(book: Book, trip: Trip | null): Plan {
   const picks: Readonly<Record<string, Moved>> = trip?.picks ?? {};
   const beds = bedFor(ahead, trip?.foreseen.low ?? null);
   const fuel = fuelFor(ahead);
-  const places = judgements.map((judgement) => placeOf(judgement, { ahead, beds, fuel, judgements }));
+  const places = keptTogether(
+    judgements.map((judgement) => placeOf(judgement, { ahead, beds, fuel, judgements })),
+    kitJobs(next, trip?.offers),
+    ahead,
+  );
   const goes = new Set(places.filter(({ column }) => column !== "leave").map(({ item }) => item.id));
   // What a thing that goes can't do without goes too.
   const leaned = new Map(
@@ -133,6 +139,27 @@ export function planFor(book: Book, trip: Trip | null): Plan {
       .filter(({ item }) => !item.cover)
       .reduce((sum, { item, chance }) => sum + gramsOf(item) * (1 - chance) * next.metres, 0),
   };
+}
+
+/**
+ * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where all that does a job of
+ * the kit would stay at home, the one that was used last, the lightest of those, goes after all.
+ */
+function keptTogether(places: readonly PlanLine[], jobs: readonly Job[], book: Book): PlanLine[] {
+  const back = new Map<FullItem, Job>();
+  const goes = ({ item, column }: PlanLine) => column === "take" || column === "not ready" || back.has(item);
+  for (const job of jobs) {
+    const doing = places.filter(({ item }) => item.jobs.includes(job));
+    if (doing.some(goes)) continue;
+    const [first] = doing.toSorted(
+      (a, b) => lastUse(b.item, book) - lastUse(a.item, book) || gramsOf(a.item) - gramsOf(b.item),
+    );
+    if (first) back.set(first.item, job);
+  }
+  return places.map((line) => {
+    const job = back.get(line.item);
+    return job ? readied(line.judgement, { ...line, why: { is: "last of its job", job } }) : line;
+  });
 }
 
 const gramsOf = ({ weight }: FullItem) => weight?.g ?? 0;

@@ -23,7 +23,7 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
       return judgement.case.marked.length ? "Enough without it." : "Never taken along yet.";
     case "earns its place":
       // What is used on most trips needs no word, forty times down the page.
-      return chance >= OFTEN ? "" : `Used ${oneIn(chance)}.`;
+      return chance >= OFTEN ? "" : `${capital(usedAs(judgement, chance))}.`;
     case "cover":
       return "Cover: in the hope of not needing it.";
     case "essential":
@@ -37,13 +37,15 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
     case "not called":
       return `No ${sayTriggers(why.triggers.slice(0, 2))} expected.`;
     case "might be called":
-      return `If you expect ${sayTriggers(why.triggers)}; used ${oneIn(chance)}.`;
+      return `If you expect ${sayTriggers(why.triggers)}; ${usedAs(judgement, chance)}.`;
     case "called":
-      return `For ${sayTriggers(why.triggers.slice(0, 2), "and")}; used ${oneIn(chance)}.`;
+      return `For ${sayTriggers(why.triggers.slice(0, 2), "and")}; ${usedAs(judgement, chance)}.`;
     case "for other nights":
       return `${why.other.name} is the one for these nights.`;
     case "another goes":
       return `${why.other.name} ${item.pieces > 1 ? "go" : "goes"} in its place.`;
+    case "last of its job":
+      return `Nothing else that goes is a ${nameOfJob(why.job)}.`;
     case "leans on it":
       return `${why.other.name} can’t do without it.`;
   }
@@ -51,17 +53,24 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
 
 const OFTEN = 0.75;
 
+/** History is told as history, and a guess as a guess: what was never used is not told as used so often. */
+const usedAs = ({ case: { totals } }: PlanLine["judgement"], chance: number) =>
+  totals.used.trips > 0 ? `used ${oneIn(chance)}` : `perhaps ${oneIn(chance)}, and not asked for yet`;
+
 /** A chance in plain words: "on nearly every such trip", "on one such trip in three". */
 function oneIn(chance: number): string {
   if (chance >= 0.9) return "on nearly every such trip";
   if (chance >= 0.6) return `on ${Math.round(chance * 10)} such trips in ten`;
-  if (chance >= 0.42) return "on every other such trip";
+  if (chance >= 0.42) return "on one such trip in two";
   if (chance >= 0.05) return `on one such trip in ${Math.max(3, Math.round(1 / chance))}`;
   return "on next to no such trip";
 }
 
 const JOB_WORDS: Readonly<Partial<Record<Gap["job"], string>>> = {
   shelter: "shelter for the night",
+  pad: "pad to lie on",
+  traction: "grip for ice",
+  "first aid": "first-aid kit",
   "sleep warm": "way to sleep warm",
   "stay warm": "way to stay warm",
   "stay dry": "way to stay dry",
