@@ -55,9 +55,11 @@ test("a damaged log says what happened and where its newest copy is, and comes b
     }
     const back = await ran(["scripts/start.mjs", "--restore", "1"], folder);
     expect(back, what).toMatchObject({ code: 0 });
-    const again = await startApp({ folder });
-    expect(await (await fetch(`${again.url}/api/log`)).text(), what).toBe(before);
-    await again.stop();
+    const port = await freePort();
+    const again = launch(folder, port);
+    await answers(`http://127.0.0.1:${port}`, again, "/api/alive");
+    expect(await (await fetch(`http://127.0.0.1:${port}/api/log`)).text(), what).toBe(before);
+    again.kill("SIGKILL");
     expect(
       (await readdir(folder)).filter((name) => name.startsWith("pg-before-")),
       what,

@@ -160,13 +160,13 @@ test("by keyboard from slip to slip: agreed stays in view until done, done logs 
   await slip("repair Boots")
     .getByText(/^You ruled on .*: agree\.$/)
     .waitFor();
-  await expect.poll(focused).toBe("replace First filter");
+  await expect.poll(focused).toBe("replace Trail poles");
   await page.keyboard.press("ArrowUp");
   await expect.poll(focused).toBe("repair Boots");
   await page.keyboard.press("d");
   await page.getByText("Boots: repair logged").waitFor();
   await slip("repair Boots").waitFor({ state: "detached" });
-  await expect.poll(focused).toBe("replace First filter");
+  await expect.poll(focused).toBe("replace Trail poles");
   expect((await exported(app)).entries).toContainEqual(
     expect.objectContaining({ item: "boots", what: "repair" }),
   );
@@ -220,13 +220,22 @@ test("nine slips are seen at once on a desk, and three on a phone", async () => 
 });
 
 test("what the last trip said, in numbers that open their lists; leanings in a lane of their own; what is kept as a table", async () => {
+  // Said once, of a thing that came along once.
+  const stool = { id: "camp-stool", name: "Camp stool", kind: "chair", weight: "410 g" };
+  await fetch(`${app.url}/api/log?add`, {
+    method: "POST",
+    body: JSON.stringify({ format: "nettle-tally", version: 2, items: [stool] }),
+  });
+  const last = (await exported(app)).trips.find(({ name }) => name === "Saltpan again")!.id;
+  const disliked = { trip: last, item: "camp-stool", mark: { use: "unused", why: "awkward" } };
+  await fetch(`${app.url}/api/marks`, { method: "POST", body: JSON.stringify([disliked]) });
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
   const told = page.getByRole("region", { name: "What Saltpan again said" });
   await told.getByText(/not used/).click();
   await told.getByRole("link", { name: "Down vest" }).waitFor();
   await page
     .getByRole("region", { name: "Leanings" })
-    .getByRole("article", { name: "drop Pack cover" })
+    .getByRole("article", { name: "drop Camp stool" })
     .waitFor();
   await page.getByText(/^Keep \(/).click();
   await page.getByRole("region", { name: "What is kept" }).getByRole("link", { name: "Quilt" }).waitFor();
