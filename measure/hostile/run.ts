@@ -12,7 +12,7 @@ import { plantedTable } from "./planted";
 
 /**
  * `npm run hostile -- --minutes 10 --seed 1`: kills, second processes, fuzz and probes for as long as it is told, and a table of what came
- * of it; with `--first`, until the first fault. `npm run hostile -- --planted`: are faults put in on purpose noticed by the share
+ * of it; with `--first`, until the first fault. `npm run hostile -- --planted [WORD]`: are faults put in on purpose noticed by the share
  * of it that runs in `npm test`?
  */
 const option = (name: string, fallback: number) => {
@@ -27,7 +27,8 @@ if (!(minutes > 0) || !Number.isInteger(seed)) throw new Error("Say it like --mi
 const SHARE_SECONDS = 45;
 const RUNS = 10;
 if (process.argv.includes("--planted")) {
-  const rows = await plantedTable(RUNS, SHARE_SECONDS);
+  const word = process.argv[process.argv.indexOf("--planted") + 1] ?? "";
+  const rows = await plantedTable(RUNS, SHARE_SECONDS, word);
   console.log(`\n| fault put in | noticed | each took |\n| --- | --- | --- |\n${rows.join("\n")}`);
   process.exit(0);
 }
