@@ -42,7 +42,12 @@ interface Told {
   readonly trips: readonly {
     readonly id: string;
     readonly legs?: readonly { readonly id?: string }[];
-    readonly marks: readonly { readonly item: string; readonly note?: string; readonly exit?: object }[];
+    readonly marks: readonly {
+      readonly item: string;
+      readonly use?: string;
+      readonly note?: string;
+      readonly exit?: object;
+    }[];
   }[];
 }
 const exportOf = async (target: Target) => (await fetch(`${urlOf(target)}/api/log`)).text();
@@ -137,7 +142,10 @@ const pageOf = async (target: Target, at: string) =>
 
 /** What pages say once things have left, come back and were complained of is what they say when all is read anew. */
 const staleness: Attack = async (target, random) => {
-  const { items, trip } = largest(await told(target));
+  // On the last walk: what left on an earlier one and was carried since is refused.
+  const { trips } = await told(target);
+  const trip = trips.findLast(({ marks }) => marks.some(({ use }) => use !== undefined))!;
+  const items = trip.marks.map(({ item }) => item);
   const faults: string[] = [];
   const before = await exportOf(target);
   const marked = [0, 1, 2].map(() => pick(items, random));

@@ -4,7 +4,7 @@ import { openCase, resurvey, type Case, type Survey } from "../decide/case";
 import { FAILING_COST } from "../decide/cost";
 import { gradeChances } from "../decide/options";
 import { judgeCase, type Judgement } from "../reasons/judge";
-import { leavesHome, stays } from "../reasons/verbs";
+import { leavesHome, VERBS } from "../reasons/verbs";
 import { RANK } from "../trade/jobs";
 import { offered } from "../trade/symptoms";
 
@@ -77,9 +77,10 @@ const COMES_TO_FAILURE = 0.3;
 function costOfMistaking({ item }: Case, now: Verb, then: Verb): number {
   if (now === then) return 0;
   const weight = (leavesHome(now) !== leavesHome(then) ? (item.weight?.g ?? 0) / 1000 : 0) * KILOGRAM_TRIP;
-  const acts = (verb: Verb) => !stays(verb) && !leavesHome(verb) && verb !== "slim" && verb !== "swap";
   const failure =
-    acts(now) || acts(then) ? COMES_TO_FAILURE * FAILING_COST[item.consequence] + 0.1 * item.worthNew : 0;
+    VERBS[now].first || VERBS[then].first
+      ? COMES_TO_FAILURE * FAILING_COST[item.consequence] + 0.1 * item.worthNew
+      : 0;
   return weight + failure;
 }
 

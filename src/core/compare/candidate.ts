@@ -1,7 +1,8 @@
 import type { FullItem } from "../trade/full-item";
 import { groupBy } from "../ledger/group";
-import type { Complaint, Symptom, Verb } from "../model";
+import type { Complaint, Symptom } from "../model";
 import type { Judgement, Verdict } from "../reasons/judge";
+import { VERBS } from "../reasons/verbs";
 
 /** A thing wished for, beside what it would take the place of. */
 export interface Candidate {
@@ -19,9 +20,6 @@ export interface Candidate {
   /** A verdict on the present one that asks for another. */
   readonly asked: Verdict | null;
 }
-
-/** Verdicts that another thing would settle. */
-const ASKS: readonly Verb[] = ["replace", "swap"];
 
 /** Sets each wish beside what is owned. */
 export function candidates(wishes: readonly FullItem[], judgements: readonly Judgement[]): Candidate[] {
@@ -41,7 +39,7 @@ export function candidates(wishes: readonly FullItem[], judgements: readonly Jud
           : null,
       complaints: judged ? saidAgainst(judged) : [],
       perHundredGrams: saves !== null && saves > 0 && wish.price !== null ? (100 * wish.price) / saves : null,
-      asked: judged?.verdicts.find(({ verb, done }) => ASKS.includes(verb) && !done) ?? null,
+      asked: judged?.verdicts.find(({ verb, done }) => VERBS[verb].wantsAnother && !done) ?? null,
     };
   });
 }

@@ -1,21 +1,18 @@
 import type { Book } from "../ledger/book";
-import type { BenchPlace, ItemId, Task } from "../model";
+import type { BenchPlace, ItemId, Task, Verb } from "../model";
 import type { Addition } from "../reasons/add";
 import type { Judgement, Verdict } from "../reasons/judge";
 import { isRoutine } from "../reasons/service";
+import { VERBS } from "../reasons/verbs";
 import type { FullItem } from "../trade/full-item";
 import { stepsFor, type Steps } from "../trade/steps";
-
-/** Verbs that something is to be done about. */
-type BenchVerb = Parameters<typeof stepsFor>[0];
-const BENCH_VERBS: readonly BenchVerb[] = ["replace", "repair", "service", "prove", "swap", "slim"];
 
 /** A job for the bench: what a verdict asks for, until it is done. */
 export interface BenchJob {
   readonly item: FullItem;
   readonly judgement: Judgement;
   readonly verdict: Verdict;
-  readonly verb: BenchVerb;
+  readonly verb: Verb;
   /** Its owner has agreed to it. */
   readonly agreed: boolean;
   readonly place: BenchPlace;
@@ -41,9 +38,6 @@ export interface Bench {
   readonly buy: readonly ToBuy[];
 }
 
-const isBenchVerb = (verb: Verdict["verb"]): verb is BenchVerb =>
-  (BENCH_VERBS as readonly string[]).includes(verb);
-
 /** What there is to do: what the verdicts ask for and was not overruled or put off, and the owner's own jobs; what is agreed to first, then the most urgent. */
 export function benchOf(
   book: Book,
@@ -62,15 +56,13 @@ const rank = (verdict: Verdict) => URGENCY_RANK[verdict.urgency] + (isRoutine(ve
 
 function jobOf(judgement: Judgement, verdict: Verdict, book: Book): BenchJob | null {
   const { verb, ruling, urgency, sureness, done } = verdict;
-  if (!isBenchVerb(verb) || done || (ruling && ruling.decision !== "agree")) return null;
+  const { bench, warns } = VERBS[verb];
+  if (!bench || done || (ruling && ruling.decision !== "agree")) return null;
   const agreed = ruling?.decision === "agree";
   // What is only to be watched, or was said once, is no job until its owner agrees.
   if (!agreed && (urgency === "watch" || sureness === "leaning")) return null;
   const { item, history } = judgement.case;
-  const claim =
-    verb === "replace" || verb === "repair"
-      ? isCovered(item, history.open?.cause ?? null, book.today)
-      : false;
+  const claim = warns === true && isCovered(item, history.open?.cause ?? null, book.today);
   return {
     item,
     judgement,
@@ -78,14 +70,8 @@ function jobOf(judgement: Judgement, verdict: Verdict, book: Book): BenchJob | n
     verb,
     agreed,
     claim,
-    place: claim
-      ? "post"
-      : verb === "replace" || verb === "swap"
-        ? "shop"
-        : verb === "prove"
-          ? "near home"
-          : "home",
-    steps: stepsFor(verb, item.kind, history.open?.symptoms ?? []),
+    place: claim ? "post" : bench.place,
+    steps: stepsFor(bench.steps, item.kind, history.open?.symptoms ?? []),
   };
 }
 
@@ -120,7 +106,7 @@ function toBuy(jobs: readonly BenchJob[], toAdd: readonly Addition[], { wishes }
 }
 
 /** The name that a job keeps in a calendar. */
-export const jobId = (item: ItemId, verb: BenchVerb, reason: Verdict["reason"]) =>
+export const jobId = (item: ItemId, verb: Verb, reason: Verdict["reason"]) =>
   `${item}-${verb}-${reason.replaceAll(" ", "-")}`;
 
 /** Jobs by what they want: everything that wants seam sealer; most jobs first, those that want nothing last. */

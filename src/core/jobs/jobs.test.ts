@@ -155,11 +155,11 @@ describe("the bench", () => {
 });
 
 test("steps by trouble, by kind, and plain ones for the rest", () => {
-  expect(stepsFor("service", "filter", []).measures?.what).toBe("flow");
-  expect(stepsFor("service", "tent", []).materials).not.toContain("seam sealer");
-  expect(stepsFor("repair", "tent", ["lets water in"]).materials).toContain("seam sealer");
-  expect(stepsFor("repair", "chair", []).steps[0]).toMatch(/Mend it/);
-  expect(stepsFor("prove", "tent", []).steps[0]).toMatch(/near home/);
+  expect(stepsFor("serve", "filter", []).measures?.what).toBe("flow");
+  expect(stepsFor("serve", "tent", []).materials).not.toContain("seam sealer");
+  expect(stepsFor("mend", "tent", ["lets water in"]).materials).toContain("seam sealer");
+  expect(stepsFor("mend", "chair", []).steps[0]).toMatch(/Mend it/);
+  expect(stepsFor("try", "tent", []).steps[0]).toMatch(/near home/);
 });
 
 describe("ready", () => {

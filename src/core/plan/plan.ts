@@ -6,7 +6,7 @@ import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
 import { additions, type Addition } from "../reasons/add";
 import { judgeAll, type Judgement, type Verdict } from "../reasons/judge";
 import type { When } from "../reasons/finding";
-import { leavesHome } from "../reasons/verbs";
+import { leavesHome, leavesForGood } from "../reasons/verbs";
 import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
@@ -229,7 +229,7 @@ function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around
     return wantedAfterAll(one, ahead) ? go({ is: "wanted" }) : put("leave", { is: "at home" });
   // A leaning is not followed before its owner agrees.
   const isAgreed = lead.ruling?.decision === "agree";
-  if (lead.verb === "drop" && (isAgreed || lead.sureness !== "leaning"))
+  if (leavesForGood(lead.verb) && (isAgreed || lead.sureness !== "leaning"))
     return put("leave", { is: "verdict", verdict: lead });
   const rival = rivalOf(one, judgements, ahead);
   if (rival) return put("leave", { is: "another goes", other: rival });
@@ -246,7 +246,7 @@ function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around
     return put("leave", { is: "not called", triggers: call.triggers });
   if (seasonal && call.is === "unknown")
     return put("take if", { is: "might be called", triggers: call.triggers });
-  return go(lead.verb === "drop" ? { is: "verdict", verdict: lead } : whyTaken(one, call, chance));
+  return go(leavesForGood(lead.verb) ? { is: "verdict", verdict: lead } : whyTaken(one, call, chance));
 }
 
 const weatherOf = ({ triggers, caller }: When) => (caller ? [caller.trigger] : triggers);

@@ -1,6 +1,7 @@
 import type { Job, Trip } from "../model";
 import type { Judgement, Verdict } from "../reasons/judge";
 import { isRoutine } from "../reasons/service";
+import { VERBS } from "../reasons/verbs";
 import { ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
 
 /** An essential job that nothing does as it should. */
@@ -17,13 +18,11 @@ interface Doubted {
   readonly first: Verdict | null;
 }
 
-const TO_DO: readonly Verdict["verb"][] = ["replace", "repair", "service", "prove"];
-
 /** What is to be done about a thing before a trip, and was not overruled or put off. */
 export const firstToDo = ({ verdicts }: Judgement): Verdict | null =>
   verdicts.find(
     (verdict) =>
-      TO_DO.includes(verdict.verb) &&
+      VERBS[verdict.verb].first &&
       !verdict.done &&
       !isRoutine(verdict) &&
       (verdict.urgency === "now" || verdict.urgency === "before next trip") &&

@@ -1,4 +1,5 @@
-import type { EntryWhat, OwnerCall, Verb } from "../model";
+import type { BenchPlace, EntryWhat, OwnerCall, Verb } from "../model";
+import type { StepSort } from "../trade/steps";
 
 /** The sting for what must not go out, the stem for what is to be done, the leaf for what is to be thought of. */
 export type Look = "sting" | "stem" | "leaf" | "struck" | "quiet";
@@ -8,8 +9,16 @@ interface VerbRule {
   readonly order: number;
   /** On what is trip-ending or dangerous it comes before everything else. */
   readonly pressing?: boolean;
-  /** Following it leaves the thing at home. */
-  readonly leaves?: boolean;
+  /** Following it leaves the thing at home: for good, or unless what calls for it is to come. */
+  readonly leaves?: "for good" | "unless called";
+  /** A thing that goes along is not ready before this is done about it. */
+  readonly first?: boolean;
+  /** Where it is done, of what is work for the bench; and which steps it takes. */
+  readonly bench?: { readonly place: BenchPlace; readonly steps: StepSort };
+  /** Another thing would settle it. */
+  readonly wantsAnother?: boolean;
+  /** It says that the thing may go wrong: what the engine's own score is reckoned from, and what whoever lent it is told. */
+  readonly warns?: boolean;
   /** Nothing is to be done: the thing goes along. */
   readonly stays?: boolean;
   /** What need not be said of the same thing beside it. */
@@ -27,6 +36,10 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   replace: {
     order: 0,
     pressing: true,
+    first: true,
+    bench: { place: "shop", steps: "buy" },
+    wantsAnother: true,
+    warns: true,
     silences: ["repair", "service", "prove", "swap"],
     remedies: ["restock", "repair", "service"],
     agrees: ["replace", "leave", "try something else"],
@@ -35,6 +48,9 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   repair: {
     order: 1,
     pressing: true,
+    first: true,
+    bench: { place: "home", steps: "mend" },
+    warns: true,
     silences: ["service", "prove"],
     remedies: ["repair"],
     agrees: ["fix", "bring again"],
@@ -42,6 +58,8 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   service: {
     order: 2,
+    first: true,
+    bench: { place: "home", steps: "serve" },
     silences: [],
     remedies: ["service", "restock", "wash", "check"],
     agrees: ["fix", "bring again", "bring when"],
@@ -50,6 +68,8 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   prove: {
     order: 3,
     pressing: true,
+    first: true,
+    bench: { place: "near home", steps: "try" },
     silences: [],
     remedies: ["trial"],
     agrees: ["bring again", "bring when", "fix"],
@@ -57,7 +77,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   drop: {
     order: 4,
-    leaves: true,
+    leaves: "for good",
     silences: ["service", "bring only when", "slim", "swap", "prove", "keep as cover"],
     remedies: [],
     agrees: ["leave", "try something else"],
@@ -65,7 +85,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   "bring only when": {
     order: 5,
-    leaves: true,
+    leaves: "unless called",
     silences: ["keep as cover", "swap"],
     remedies: [],
     agrees: ["bring when", "leave", "bring again"],
@@ -73,12 +93,21 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   slim: {
     order: 6,
+    bench: { place: "home", steps: "thin" },
     silences: ["keep as cover"],
     remedies: [],
     agrees: ["bring again"],
     look: "stem",
   },
-  swap: { order: 7, silences: [], remedies: [], agrees: ["try something else", "replace"], look: "stem" },
+  swap: {
+    order: 7,
+    bench: { place: "shop", steps: "buy" },
+    wantsAnother: true,
+    silences: [],
+    remedies: [],
+    agrees: ["try something else", "replace"],
+    look: "stem",
+  },
   add: { order: 8, silences: [], remedies: [], agrees: [], look: "leaf" },
   "keep as cover": {
     order: 9,
@@ -99,4 +128,5 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
 };
 
 export const stays = (verb: Verb) => VERBS[verb].stays === true;
-export const leavesHome = (verb: Verb) => VERBS[verb].leaves === true;
+export const leavesHome = (verb: Verb) => VERBS[verb].leaves !== undefined;
+export const leavesForGood = (verb: Verb) => VERBS[verb].leaves === "for good";

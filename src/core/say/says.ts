@@ -34,6 +34,7 @@ import {
   symptomWords,
   theThing,
 } from "./words";
+import { VERBS } from "../reasons/verbs";
 
 /** What a sentence is made from beside its own facts. */
 interface Told {
@@ -59,7 +60,7 @@ export function says(one: Case, finding: Finding): string {
 
 /** What went wrong with a borrowed thing is its owner's to hear. */
 const ofAnother = ({ item: { owner } }: Case, { verb, done }: Finding) =>
-  owner !== null && !done && (verb === "replace" || verb === "repair") ? ` It is ${owner}’s: tell them.` : "";
+  owner !== null && !done && VERBS[verb].warns ? ` It is ${owner}’s: tell them.` : "";
 
 /** What follows a leaning, where nothing around it says so already. */
 export const SETTLES = "One more trip like it settles it.";

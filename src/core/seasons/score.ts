@@ -3,6 +3,7 @@ import { openBook } from "../ledger/book";
 import type { Log, Mark, Trip } from "../model";
 import { judgeAll } from "../reasons/judge";
 import { inPlain } from "../trade/names";
+import { VERBS, leavesForGood } from "../reasons/verbs";
 
 /** A chance that was said, and whether it happened. */
 interface Said {
@@ -113,11 +114,11 @@ export function lookBack(log: Log, trip: Trip): LookBack {
   for (const { case: one, verdicts } of judgeAll(survey(openBook(asOf(log, trip), trip.starts)))) {
     const mark = marks.get(one.item.id);
     const [lead] = verdicts;
-    const leaves = lead.verb === "drop" && lead.sureness !== "leaning" && !lead.done;
+    const leaves = leavesForGood(lead.verb) && lead.sureness !== "leaning" && !lead.done;
     if (mark) {
       if (one.left && one.left.nextTrip > 0)
         said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
-      const isFlagged = (lead.verb === "replace" || lead.verb === "repair") && lead.urgency !== "watch";
+      const isFlagged = VERBS[lead.verb].warns && lead.urgency !== "watch";
       const went = Number(mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark));
       counts[isFlagged ? "flagged" : "unflagged"] += 1;
       counts[isFlagged ? "flaggedFailed" : "unflaggedFailed"] += went;

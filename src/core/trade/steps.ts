@@ -209,20 +209,19 @@ const BUYING: Steps = {
   minutes: 0,
 };
 
+/** What sort of work a job is. */
+export type StepSort = "buy" | "mend" | "serve" | "try" | "thin";
+
 /** How a job is done: by what is wrong with the thing, else as its kind is served. */
-export function stepsFor(
-  verb: "replace" | "repair" | "service" | "prove" | "swap" | "slim" | "add",
-  kind: string,
-  symptoms: readonly Symptom[],
-): Steps {
-  if (verb === "prove") return TRYING;
-  if (verb === "replace" || verb === "swap" || verb === "add") return BUYING;
-  if (verb === "slim")
+export function stepsFor(sort: StepSort, kind: string, symptoms: readonly Symptom[]): Steps {
+  if (sort === "try") return TRYING;
+  if (sort === "buy") return BUYING;
+  if (sort === "thin")
     return { steps: ["Take out what was too much, and weigh it again."], materials: [], minutes: 5 };
   const own = STEP_RULES.filter(({ kinds }) => kinds.includes(kind));
   return (
     own.find((rule) => rule.symptoms?.some((symptom) => symptoms.includes(symptom))) ??
-    (verb === "repair" ? undefined : own.find((rule) => rule.symptoms === undefined)) ??
+    (sort === "mend" ? undefined : own.find((rule) => rule.symptoms === undefined)) ??
     MENDING
   );
 }

@@ -5,6 +5,7 @@ import { Sheet } from "@/ui/sheet/sheet";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { sheetOf } from "./sheet-of";
+import { leavesForGood } from "@/core/reasons/verbs";
 
 export default async function TallyPage() {
   const { book, judgements } = await readBook();
@@ -41,7 +42,7 @@ export default async function TallyPage() {
     ({ verdicts: [lead] }) => lead.urgency === "now" && !lead.done && lead.ruling === null,
   );
   const spare = judgements
-    .filter(({ case: { standing }, verdicts: [lead] }) => standing === "active" && lead.verb === "drop")
+    .filter(({ case: { standing }, verdicts: [lead] }) => standing === "active" && leavesForGood(lead.verb))
     .reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0);
   return (
     <>

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { URGENCIES, type Urgency } from "@/core/reasons/finding";
 import type { Judgement, Verdict } from "@/core/reasons/judge";
-import { stays } from "@/core/reasons/verbs";
+import { stays, leavesForGood } from "@/core/reasons/verbs";
 import { upcoming } from "@/core/ledger/next-outing";
 import { gapsIn } from "@/core/plan/trust";
 import { sayGapsInShort } from "@/core/plan/words";
@@ -82,7 +82,7 @@ export default async function VerdictsPage() {
   });
   const gaps = gapsIn(
     judgements,
-    ({ case: { standing }, verdicts: [lead] }) => standing === "active" && lead.verb !== "drop",
+    ({ case: { standing }, verdicts: [lead] }) => standing === "active" && !leavesForGood(lead.verb),
     upcoming(log.trips, book.today)?.offers,
   );
   const gone = slips.filter(({ verdict }) => verdict.done);

@@ -4,6 +4,7 @@ import { readBook } from "@/app/book";
 import { TripForm } from "../trip-form";
 import { BLANK_TRIP, packable } from "../trip-values";
 import { weatherDesk } from "@/standins/weather-desk";
+import { leavesForGood } from "@/core/reasons/verbs";
 
 export const metadata: Metadata = { title: "New trip" };
 
@@ -18,7 +19,7 @@ export default async function NewTripPage({ searchParams }: { searchParams: Prom
   const leaving = new Set(
     judgements
       .filter(({ verdicts }) =>
-        verdicts.some(({ verb, ruling }) => verb === "drop" && ruling?.decision === "agree"),
+        verdicts.some(({ verb, ruling }) => leavesForGood(verb) && ruling?.decision === "agree"),
       )
       .map(({ case: { item } }) => item.id),
   );
