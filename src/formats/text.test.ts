@@ -2,9 +2,9 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { expect, test } from "vitest";
 import type { z } from "zod";
-import { LogFile } from "@/formats/log-file";
-import { Text, withoutStrays } from "../units/text";
-import * as model from ".";
+import { LogFile } from "./log-file";
+import { Text, withoutStrays } from "@/core/units/text";
+import * as model from "@/core/model";
 
 // Source: XML 1.0 (fifth edition), section 2.2, production Char.
 test.each(["\0", "\u0001", "\u000b", "\u001f", "\ud800", "a\udc00b", "\ufffe", "\uffff"])(
