@@ -173,7 +173,7 @@ const restores: Attack = async (target, random) => {
   const { items, trip } = largest(await told(target));
   const before = await exportOf(target);
   const faults: string[] = [];
-  const stray = pick(["nowhere", "leg-99", "\u0001"], random);
+  const stray = pick(["nowhere", "leg-99"], random);
   const mark = { use: "used" };
   const bodies: readonly (readonly [string, unknown])[] = [
     ...HOSTILE_TEXTS.map(
