@@ -28,16 +28,18 @@ export interface TooHard {
 }
 
 /**
- * Reads what somebody brought off the server's own thread, one file at a time. One that takes longer than half a minute, or more
+ * Reads what somebody brought, as text or as its bytes in UTF-8, off the server's own thread, one file at a time. One that takes longer than half a minute, or more
  * memory than any log, is given up, in a sentence.
  */
 export async function readApart<Sort extends keyof Reads>(
   sort: Sort,
-  text: string,
+  text: string | ArrayBuffer,
 ): Promise<Reads[Sort] | TooHard> {
   const signal = AbortSignal.timeout(LONGEST_MS);
   try {
-    return (await readers().run({ sort, text }, { signal })) as Reads[Sort];
+    // Bytes are handed over, not copied: what is large keeps nobody waiting on its way there either.
+    const transferList = typeof text === "string" ? [] : [text];
+    return (await readers().run({ sort, text }, { signal, transferList })) as Reads[Sort];
   } catch (error) {
     if (signal.aborted)
       return { ok: false, why: `It can’t be read within ${LONGEST_MS / 1000} seconds, and was given up.` };

@@ -13,5 +13,10 @@ const READERS: { readonly [Sort in keyof Reads]: (text: string) => Reads[Sort] }
 };
 
 /** Run in a worker of its own (`app/read-apart.ts`), since a file that is made to be slow would keep everybody waiting. */
-export default <Sort extends keyof Reads>({ sort, text }: { readonly sort: Sort; readonly text: string }) =>
-  READERS[sort](text);
+export default <Sort extends keyof Reads>({
+  sort,
+  text,
+}: {
+  readonly sort: Sort;
+  readonly text: string | ArrayBuffer;
+}) => READERS[sort](typeof text === "string" ? text : new TextDecoder().decode(text));

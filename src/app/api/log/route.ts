@@ -40,9 +40,9 @@ export async function POST(request: Request): Promise<Response> {
 }
 
 async function bringIn(request: Request, ask: URLSearchParams, tell: Tell): Promise<Response> {
-  const text = await request.text();
+  const bytes = await request.arrayBuffer();
   await tell(0, 0);
-  const read = await readApart("log", text);
+  const read = await readApart("log", bytes);
   await tell(0, 0);
   if (!read.ok) return refused("why" in read ? [{ path: [], message: read.why }] : read.problems);
   const db = await store();
