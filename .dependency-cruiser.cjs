@@ -10,6 +10,7 @@ const LAYERS = [
   ["belief"],
   ["decide"],
   ["reasons"],
+  ["advice"],
   ["ask", "weighin", "field", "compare"],
   ["say"],
   ["plan", "jobs", "seasons"],
@@ -73,6 +74,12 @@ module.exports = {
       severity: "error",
       from: { path: "^src/ui" },
       to: { path: "^src/(app|data|formats)" },
+    },
+    {
+      name: "pages-read-advice-and-derive-nothing",
+      severity: "error",
+      from: { path: "^src/(app|ui|formats|standins)", pathNot: notTests },
+      to: { path: "^src/core/(reasons|decide|belief)/" },
     },
     {
       name: "no-circles",

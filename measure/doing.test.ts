@@ -1,16 +1,15 @@
 import { describe, expect, test } from "vitest";
-import { openCase, survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import { Entry } from "@/core/model";
-import { doingOf } from "@/core/reasons/doing";
-import { judge, judgeCase } from "@/core/reasons/judge";
-import { VERBS } from "@/core/reasons/verbs";
+import { doingOf } from "@/core/advice/doing";
+import { kitOf } from "@/core/advice/kit";
+import { VERBS } from "@/core/trade/verbs";
 import { practiceKits } from "./practice-kits";
 
 // Done on a slip must not leave the slip where it was: on every practice kit, what is logged settles what was said.
 describe.each(practiceKits("v2").map((kit) => [kit.name, kit] as const))("%s", (_, { log, today }) => {
   const book = openBook(log, today);
-  const told = judge(book).flatMap(({ case: one, verdicts }) =>
+  const told = kitOf(book).things.flatMap(({ case: one, verdicts }) =>
     verdicts.map((verdict) => ({ one, verdict })),
   );
 
@@ -51,7 +50,7 @@ describe.each(practiceKits("v2").map((kit) => [kit.name, kit] as const))("%s", (
             },
         today,
       );
-      const now = judgeCase(openCase(after.item(one.item.id)!, survey(after))).verdicts;
+      const now = kitOf(after).of(one.item.id)!.verdicts;
       expect(
         now.some((each) => each.verb === verdict.verb && each.reason === verdict.reason && !each.done),
         what,

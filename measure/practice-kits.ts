@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName, Verb } from "@/core/model";
-import { additions } from "@/core/reasons/add";
-import { judge, type Judgement } from "@/core/reasons/judge";
+import type { Advice } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
 import { readLogFile, sayProblem } from "@/formats/log-file";
 
 /** What a practitioner would say of one thing: the leading verb, and others that a reasonable one would accept. */
@@ -53,7 +53,7 @@ export interface Hit {
   readonly expected: Expected;
   readonly verb: Verb;
   readonly score: number;
-  readonly judgement: Judgement;
+  readonly advice: Advice;
 }
 
 export interface Score {
@@ -77,18 +77,18 @@ const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + e
 export function scoreOf(kits: readonly Kit[]): Score {
   const judged = kits.map((kit) => {
     const book = openBook(kit.log, kit.today, kit.school);
-    const judgements = judge(book);
-    return { kit, judgements, toAdd: additions(book, judgements) };
+    const { things: advised, toAdd } = kitOf(book);
+    return { kit, advised, toAdd };
   });
-  const hits = judged.flatMap(({ kit, judgements }) =>
+  const hits = judged.flatMap(({ kit, advised }) =>
     kit.expected.map((expected): Hit => {
-      const judgement = judgements.find(
+      const advice = advised.find(
         ({ case: { item } }) => item.id === expected.item || item.name === expected.item,
       );
-      if (!judgement) throw new Error(`${kit.name}: nothing is called ${expected.item}`);
-      const { verb } = judgement.verdicts[0];
+      if (!advice) throw new Error(`${kit.name}: nothing is called ${expected.item}`);
+      const { verb } = advice.verdicts[0];
       const score = verb === expected.best ? 1 : expected.also.includes(verb) ? 0.5 : 0;
-      return { kit: kit.name, expected, verb, score, judgement };
+      return { kit: kit.name, expected, verb, score, advice };
     }),
   );
   const verbs = [...new Set(hits.map(({ expected }) => expected.best))];
@@ -114,7 +114,7 @@ export function scoreOf(kits: readonly Kit[]): Score {
     namedWrongly: named.reduce((sum, { wrong }) => sum + wrong, 0),
     coverDropped: hits.filter(
       ({
-        judgement: {
+        advice: {
           case: { item },
         },
         expected,

@@ -2,9 +2,10 @@ import { formatISO, addDays, parseISO } from "date-fns";
 import { describe, expect, test } from "vitest";
 import { openBook } from "@/core/ledger/book";
 import type { Log, Mark, Trip } from "@/core/model";
-import { additions } from "@/core/reasons/add";
-import { judge, type Judgement } from "@/core/reasons/judge";
-import { stays } from "@/core/reasons/verbs";
+import { additions } from "@/core/advice/add";
+import type { Advice } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
+import { stays } from "@/core/trade/verbs";
 import { says } from "@/core/say/says";
 import { practiceKits, scoreOf, type Kit } from "./practice-kits";
 
@@ -28,9 +29,10 @@ test("the engine agrees with the practitioner on the practice kits, in both vers
   }
 });
 
-const judged = ({ log, today, school }: Kit, changed: Log = log) => judge(openBook(changed, today, school));
-const leads = (judgements: readonly Judgement[]) =>
-  judgements.map(
+const judged = ({ log, today, school }: Kit, changed: Log = log) =>
+  kitOf(openBook(changed, today, school)).things;
+const leads = (advised: readonly Advice[]) =>
+  advised.map(
     ({ case: { item }, verdicts: [lead] }) => `${item.name}: ${lead.verb}, ${lead.reason}, ${lead.sureness}`,
   );
 
@@ -69,13 +71,13 @@ describe("no verdict depends on the words of a note", () => {
 });
 
 describe("one word changed at a time, the verdict moves the way a practitioner expects, or stays", () => {
-  const each = (change: (log: Log) => Log, expected: (before: Judgement, after: Judgement) => void) => {
+  const each = (change: (log: Log) => Log, expected: (before: Advice, after: Advice) => void) => {
     for (const kit of KITS) {
       const after = judged(kit, change(kit.log));
       judged(kit).forEach((before, n) => expected(before, after[n]!));
     }
   };
-  const named = ({ case: { item } }: Judgement) => item.name;
+  const named = ({ case: { item } }: Advice) => item.name;
 
   test("complaints taken out: nothing is swapped for one, and what was kept stays kept", () => {
     each(

@@ -20,10 +20,10 @@ function tell(name: string, score: Score): void {
 }
 
 function tellMisses(hits: readonly Hit[]): void {
-  for (const { kit, expected, verb, score, judgement } of hits)
+  for (const { kit, expected, verb, score, advice } of hits)
     if (score < 1)
       console.log(
-        `${score ? "½" : "0"} ${kit.slice(0, 2)} ${expected.item}: ${verb} (${judgement.verdicts[0].reason}), expected ${expected.best}${expected.also.length ? ` or ${expected.also.join(", ")}` : ""} – ${expected.why}`,
+        `${score ? "½" : "0"} ${kit.slice(0, 2)} ${expected.item}: ${verb} (${advice.verdicts[0].reason}), expected ${expected.best}${expected.also.length ? ` or ${expected.also.join(", ")}` : ""} – ${expected.why}`,
       );
 }
 

@@ -12,9 +12,8 @@ import { bestWithin } from "@/core/plan/best";
 import { planFor } from "@/core/plan/plan";
 import { sleepOf } from "@/core/weighin/sleep";
 import { supplyUses } from "@/core/weighin/supplies";
-import { survey } from "@/core/decide/case";
-import { judge, judgeAll, rejudge } from "@/core/reasons/judge";
-import { whatIf } from "@/core/reasons/what-if";
+import { kitAfter, kitOf, underNext } from "@/core/advice/kit";
+import { whatIf } from "@/core/advice/what-if";
 import { readLatest } from "@/app/reading";
 import { changeCarry } from "@/data/carries";
 import type { Store } from "@/data/db";
@@ -106,7 +105,7 @@ async function speedOfJudgement(store: Store): Promise<void> {
     "tally page's server work: query, judgement, sheet",
     async () => {
       const book = openBook(await readLog(store), TODAY);
-      sheetOf(book, judge(book));
+      sheetOf(kitOf(book));
     },
     "≤ 5 ×",
   );
@@ -124,8 +123,7 @@ async function speedOfJudgement(store: Store): Promise<void> {
         trip: before.outings[marked % TRIPS]!.trip.id,
         use: "hardly",
       });
-      const { book: after, judgements: judged } = await readLatest();
-      sheetOf(after, judged);
+      sheetOf((await readLatest()).kit);
     },
     "≤ 5 ×",
   );
@@ -133,14 +131,14 @@ async function speedOfJudgement(store: Store): Promise<void> {
   await against(
     aggregate,
     "whole verdict run, from the log in memory",
-    () => judge(openBook(log, TODAY)),
+    () => kitOf(openBook(log, TODAY)),
     "≤ 5 ×",
   );
   const book = openBook(log, TODAY);
-  const surveyed = survey(book);
-  const judgements = judgeAll(surveyed);
-  await against(aggregate, "all verdicts, from totals", () => judgeAll(surveyed), "≤ 5 ×");
-  const fromTotals = await median(() => judgeAll(surveyed));
+  const kit = kitOf(book);
+  const fromSurvey = () => underNext(kit, book.next);
+  await against(aggregate, "all verdicts, from totals", fromSurvey, "≤ 5 ×");
+  const fromTotals = await median(fromSurvey);
   // Each run changes the mark of another thing: what one touches differs from thing to thing.
   let next = 0;
   const changed = () => {
@@ -149,17 +147,12 @@ async function speedOfJudgement(store: Store): Promise<void> {
   };
   const one = await median(() => {
     const mark = changed();
-    rejudge(surveyed, withMark(book, mark), mark.item);
+    kitAfter(kit, withMark(book, mark), [mark.item]);
   }, 99);
   console.log(
     `${"one changed mark, judged again".padEnd(58)} ${one.toFixed(1).padStart(6)} ms  1/${(fromTotals / one).toFixed(0).padStart(3)} of all verdicts   aim ≤ 1/20`,
   );
-  await against(
-    aggregate,
-    "what if: another school",
-    () => whatIf(surveyed, judgements, { school: "lean" }),
-    "–",
-  );
+  await against(aggregate, "what if: another school", () => whatIf(kit, { school: "lean" }), "–");
   await speedOfNumbers(book, aggregate);
 }
 
@@ -221,24 +214,17 @@ async function speedOfNumbers(book: Book, aggregate: () => unknown): Promise<voi
 /** A trip holds two thousand things at most: of five thousand, a third goes along on each. */
 const TAKEN = 1 / 3;
 
-/** How the judgement grows with the things, and what the questions after it cost. */
+/** How judging grows with the things, and what the questions after it cost. */
 async function growthOfJudgement(): Promise<void> {
   console.log("\nTo a whole verdict run over 500 items × 50 trips");
   const [small, large] = [500, 5000].map((items) => openBook(madeUpLog(items, 50, TAKEN), TODAY)) as [
     Book,
     Book,
   ];
-  const base = () => judge(small);
-  await against(base, "a whole verdict run over 5000 items × 50 trips", () => judge(large), "≤ 15 ×", 7);
-  const surveyed = survey(small);
-  const judgements = judgeAll(surveyed);
-  await against(
-    base,
-    "the questions worth asking of 500 items",
-    () => questionsAfter(surveyed, judgements),
-    "≤ 3 ×",
-    7,
-  );
+  const base = () => kitOf(small);
+  await against(base, "a whole verdict run over 5000 items × 50 trips", () => kitOf(large), "≤ 15 ×", 7);
+  const kit = kitOf(small);
+  await against(base, "the questions worth asking of 500 items", () => questionsAfter(kit), "≤ 3 ×", 7);
 }
 
 async function speedOfTracks(): Promise<void> {
@@ -520,7 +506,7 @@ async function pagesBesideFiles(folder: string, snapshot: string): Promise<void>
 }
 
 const folder = await mkdtemp(path.join(tmpdir(), "nettle-bench-"));
-// `npm run bench -- growth tracks`: only what is named; the sheet is drawn of what judgement was timed on.
+// `npm run bench -- growth tracks`: only what is named; the sheet is drawn of what judging was timed on.
 const parts = process.argv.slice(2);
 const wants = (part: string) => parts.length === 0 || parts.includes(part);
 try {

@@ -1,11 +1,9 @@
 import { readFile } from "node:fs/promises";
 import { describe, expect, test } from "vitest";
 import { RULE_WORDS } from "@/core/say/rules";
-import { survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import { SchoolName } from "@/core/model";
-import { additions } from "@/core/reasons/add";
-import { judgeAll } from "@/core/reasons/judge";
+import { kitOf } from "@/core/advice/kit";
 import { argue, argueToAdd, type Argument } from "@/core/say/argument";
 import { says } from "@/core/say/says";
 import { saysToAdd } from "@/core/say/says-to-add";
@@ -40,11 +38,10 @@ describe("every sentence about the practice kits can be read aloud", () => {
   const kits = practiceKits("v2");
   test.each(SchoolName.options)("as the %s school judges", (school) => {
     for (const kit of kits) {
-      const surveyed = survey(openBook(kit.log, kit.today, school));
-      const judgements = judgeAll(surveyed);
+      const { book, things, toAdd } = kitOf(openBook(kit.log, kit.today, school));
       const sentences = [
-        ...judgements.flatMap(({ case: one, verdicts }) => verdicts.map((verdict) => says(one, verdict))),
-        ...additions(surveyed.book, judgements).map((each) => saysToAdd(each, surveyed.book)),
+        ...things.flatMap(({ case: one, verdicts }) => verdicts.map((verdict) => says(one, verdict))),
+        ...toAdd.map((each) => saysToAdd(each, book)),
       ];
       expect(sentences.flatMap(faultsOf)).toEqual([]);
       expect(sentences.filter(({ length }) => length > LONGEST)).toEqual([]);
@@ -53,12 +50,11 @@ describe("every sentence about the practice kits can be read aloud", () => {
 
   test("and so can the arguments behind them, each with something that it rests on", () => {
     for (const kit of kits.slice(0, 4)) {
-      const surveyed = survey(openBook(kit.log, kit.today, kit.school));
-      const judgements = judgeAll(surveyed);
+      const { book, things, toAdd } = kitOf(openBook(kit.log, kit.today, kit.school));
       const trips = new Set(kit.log.trips.map(({ id }) => id));
       const argued = [
-        ...judgements.map((judgement) => argue(judgement, judgement.verdicts[0], surveyed)),
-        ...additions(surveyed.book, judgements).map((each) => argueToAdd(each, surveyed.book)),
+        ...things.map((advice) => argue(advice, advice.verdicts[0])),
+        ...toAdd.map((each) => argueToAdd(each, book)),
       ];
       for (const argument of argued) {
         expect(told(argument).flatMap(faultsOf)).toEqual([]);

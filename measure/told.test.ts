@@ -1,12 +1,10 @@
 import path from "node:path";
 import { expect, test } from "vitest";
 import { questionsAfter } from "@/core/ask/questions";
-import { survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName } from "@/core/model";
-import { additions } from "@/core/reasons/add";
 import { argue } from "@/core/say/argument";
-import { judgeAll } from "@/core/reasons/judge";
+import { kitOf } from "@/core/advice/kit";
 import { says } from "@/core/say/says";
 import { saysToAdd } from "@/core/say/says-to-add";
 import { sayQuestion } from "@/core/say/questions";
@@ -16,20 +14,19 @@ import { practiceKits } from "./practice-kits";
 /** All that the engine tells an owner, as it was last read through. A line that changes is to be read again before it is approved (`-u`). */
 function toldOf(log: Log, today: string, school: SchoolName): string {
   const book = openBook(log, today, school);
-  const surveyed = survey(book);
-  const judgements = judgeAll(surveyed);
+  const kit = kitOf(book);
   const lines = [
-    ...judgements.flatMap(({ case: one, verdicts }) =>
+    ...kit.things.flatMap(({ case: one, verdicts }) =>
       verdicts.map(
         (verdict, n) =>
           `${n === 0 ? one.item.name : "  also"}: ${verdict.verb} (${verdict.reason}, ${verdict.sureness}, ${verdict.urgency}) ${says(one, verdict)}`,
       ),
     ),
-    ...additions(book, judgements).map(
+    ...kit.toAdd.map(
       (addition) =>
         `add ${addition.what} (${addition.reason}, ${addition.sureness}) ${saysToAdd(addition, book)}`,
     ),
-    ...questionsAfter(surveyed, judgements).map(
+    ...questionsAfter(kit).map(
       (question) =>
         `asked: ${sayQuestion(question, book.item(question.item)!, book)} ${question.answers.map(({ word }) => word).join(" · ")}`,
     ),
@@ -55,12 +52,11 @@ test.each(["lean", "even", "roomy", "wary"] as const)(
 
 test("the arguments behind what the demo's walker is told", async () => {
   const book = openBook(demoLog(), "2026-11-26");
-  const surveyed = survey(book);
-  const lines = judgeAll(surveyed).flatMap((judgement) =>
-    judgement.verdicts.map((verdict) => {
-      const { evidence, wanted, worn, worth, flip } = argue(judgement, verdict, surveyed);
+  const lines = kitOf(book).things.flatMap((advice) =>
+    advice.verdicts.map((verdict) => {
+      const { evidence, wanted, worn, worth, flip } = argue(advice, verdict);
       return [
-        `${judgement.case.item.name}: ${verdict.verb}`,
+        `${advice.case.item.name}: ${verdict.verb}`,
         ...evidence.map(({ text, trips }) => `  ${text} [${trips.map(({ name }) => name).join(", ")}]`),
         ...[wanted, ...worn, worth].filter(Boolean).map((line) => `  ${line}`),
         `  ${flip}`,

@@ -2,13 +2,13 @@ import { format } from "date-fns";
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
 import { questionsAfter } from "@/core/ask/questions";
-import { survey, type Survey } from "@/core/decide/case";
 import { openBook, type Book } from "@/core/ledger/book";
 import type { Totals } from "@/core/ledger/totals";
 import { SchoolName } from "@/core/model";
-import { additions, type Addition } from "@/core/reasons/add";
-import { nearestFlip } from "@/core/reasons/flip";
-import { judgeAll, type Judgement, type Verdict } from "@/core/reasons/judge";
+import type { Addition } from "@/core/advice/add";
+import { nearestFlip } from "@/core/advice/flip";
+import type { Advice, Verdict } from "@/core/advice/advise";
+import { kitOf, type Kit } from "@/core/advice/kit";
 import { evidenceOf } from "@/core/say/argument";
 import { CAUTIONS } from "@/core/say/cautions";
 import { sayFlip } from "@/core/say/flip";
@@ -39,19 +39,17 @@ async function main(): Promise<number> {
   if (!read.ok) return refuse(read.problems.map(sayProblem).join("\n"));
   // The owner's local day, as in the app.
   const today = values.today ?? format(new Date(), "yyyy-MM-dd");
-  const surveyed = survey(openBook(read.log, today, school.data));
-  const { book } = surveyed;
-  const judgements = judgeAll(surveyed);
+  const kit = kitOf(openBook(read.log, today, school.data));
   const told = [
-    ...judgements.map((judgement) => tellItem(judgement, surveyed)),
-    ...additions(book, judgements).map((addition) => tellAddition(addition, book)),
+    ...kit.things.map((advice) => tellItem(advice, kit)),
+    ...kit.toAdd.map((addition) => tellAddition(addition, kit.book)),
   ];
   process.stdout.write(`${JSON.stringify(told, null, 2)}\n`);
   return 0;
 }
 
-function tellItem(judgement: Judgement, surveyed: Survey) {
-  const { case: one, verdicts, dissent } = judgement;
+function tellItem(advice: Advice, kit: Kit) {
+  const { case: one, verdicts, dissent } = advice;
   const { item, totals, left, standing, state } = one;
   return {
     id: item.id,
@@ -68,28 +66,28 @@ function tellItem(judgement: Judgement, surveyed: Survey) {
     },
     left: left && { median: left.median, low: left.low, high: left.high, givesOutNextTrip: left.givesOut },
     verdict: verdicts[0].verb,
-    verdicts: verdicts.map((verdict) => tellVerdict(judgement, verdict, surveyed)),
+    verdicts: verdicts.map((verdict) => tellVerdict(advice, verdict)),
     dissent,
-    questions: questionsAfter(surveyed, [judgement]).map((question) => ({
+    questions: questionsAfter({ ...kit, things: [advice] }).map((question) => ({
       id: question.id,
-      asks: sayQuestion(question, item, surveyed.book),
+      asks: sayQuestion(question, item, kit.book),
       answers: question.answers.map(({ word, likely }) => ({ word, likely })),
       worth: question.worth,
     })),
   };
 }
 
-function tellVerdict(judgement: Judgement, verdict: Verdict, surveyed: Survey) {
+function tellVerdict(advice: Advice, verdict: Verdict) {
   const { verb, reason, urgency, sureness, caution, when, done, ruling, stake } = verdict;
   return {
     verb,
     reason,
     urgency,
     sureness,
-    says: [says(judgement.case, verdict), ...(sureness === "leaning" ? [SETTLES] : [])].join(" "),
-    evidence: evidenceOf(judgement, verdict),
+    says: [says(advice.case, verdict), ...(sureness === "leaning" ? [SETTLES] : [])].join(" "),
+    evidence: evidenceOf(advice, verdict),
     rule: RULE_WORDS[reason],
-    wouldChange: sayFlip(nearestFlip(judgement, verdict, surveyed)),
+    wouldChange: sayFlip(nearestFlip(advice, verdict)),
     caution: caution ? CAUTIONS[caution] : null,
     when: when ?? null,
     done: done ?? false,

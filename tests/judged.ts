@@ -1,13 +1,14 @@
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName, Verb } from "@/core/model";
-import { judge, type Judgement } from "@/core/reasons/judge";
+import type { Advice } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
 import { says } from "@/core/say/says";
 import { logOf } from "./histories";
 
 export const TODAY = "2026-11-24";
-export const verdicts = (log: Log, school?: SchoolName) => judge(openBook(log, TODAY, school));
+export const verdicts = (log: Log, school?: SchoolName) => kitOf(openBook(log, TODAY, school)).things;
 /** The leading verdict, with its sentence. */
-const toldLead = ({ case: one, verdicts: [first] }: Judgement) => ({ ...first, says: says(one, first) });
+const toldLead = ({ case: one, verdicts: [first] }: Advice) => ({ ...first, says: says(one, first) });
 export const lead = (file: object, name: string, school?: SchoolName) =>
   toldLead(verdicts(logOf(file), school).find(({ case: { item } }) => item.name === name)!);
 export const verbs = (file: object, name: string): Verb[] =>

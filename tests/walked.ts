@@ -1,9 +1,8 @@
 import { addDays, formatISO, parseISO } from "date-fns";
-import { survey } from "@/core/decide/case";
 import { openBook } from "@/core/ledger/book";
 import type { SchoolName, Verb } from "@/core/model";
-import { additions } from "@/core/reasons/add";
-import { judgeAll, type Judgement, type Verdict } from "@/core/reasons/judge";
+import type { Advice, Verdict } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
 import { says } from "@/core/say/says";
 import { logOf } from "./histories";
 
@@ -73,23 +72,23 @@ export function fileOf({
   };
 }
 
-/** The judgement of the thing in question, some days after its last trip. */
+/** The advice of the thing in question, some days after its last trip. */
 export function judged(
   walked: Walked,
-): Judgement & { readonly lead: Verdict; readonly says: string; readonly verbs: readonly Verb[] } {
+): Advice & { readonly lead: Verdict; readonly says: string; readonly verbs: readonly Verb[] } {
   const { marks, days = 3, after = 5, school } = walked;
   const today = formatISO(addDays(parseISO(endOf(marks.length - 1, days)), after), {
     representation: "date",
   });
-  const judgement = judgeAll(survey(openBook(logOf(fileOf(walked)), today, school))).find(
+  const advice = kitOf(openBook(logOf(fileOf(walked)), today, school)).things.find(
     ({ case: { item } }) => item.name === "It",
   )!;
-  const [lead] = judgement.verdicts;
+  const [lead] = advice.verdicts;
   return {
-    ...judgement,
+    ...advice,
     lead,
-    says: says(judgement.case, lead),
-    verbs: judgement.verdicts.map(({ verb }) => verb),
+    says: says(advice.case, lead),
+    verbs: advice.verdicts.map(({ verb }) => verb),
   };
 }
 
@@ -104,6 +103,5 @@ export function toAdd(walked: Walked) {
   const today = formatISO(addDays(parseISO(endOf(marks.length - 1, days)), after), {
     representation: "date",
   });
-  const book = openBook(logOf(fileOf(walked)), today, school);
-  return additions(book, judgeAll(survey(book)));
+  return kitOf(openBook(logOf(fileOf(walked)), today, school)).toAdd;
 }

@@ -1,7 +1,7 @@
 import type { Case } from "@/core/decide/case";
 import { ESSENTIAL_JOBS } from "@/core/trade/jobs";
 import type { Mark, Verb } from "@/core/model";
-import type { Judgement, Verdict } from "@/core/reasons/judge";
+import type { Advice, Verdict } from "@/core/advice/advise";
 import { isExpected, judged } from "./policies";
 import { randomFrom, seedOf } from "./random";
 import { NEVER, walk, type Before, type Costs, type Outcome } from "./walk";
@@ -67,11 +67,11 @@ const mustStay = ({ item }: Case) =>
   item.consequence === "danger" ||
   item.jobs.some((job) => ESSENTIAL_JOBS.has(job) && !["stay warm", "stay dry"].includes(job));
 
-/** Looks at every judgement for a drop that must never be. */
+/** Looks at all advice for a drop that must never be. */
 export function watchDrops() {
   const seen = { looked: 0, dropped: 0 };
-  const look = (judgements: readonly Judgement[]) => {
-    for (const { verdicts } of judgements.filter(({ case: each }) => mustStay(each))) {
+  const look = (advised: readonly Advice[]) => {
+    for (const { verdicts } of advised.filter(({ case: each }) => mustStay(each))) {
       seen.looked += 1;
       if (verdicts.some(({ verb }) => verb === "drop")) seen.dropped += 1;
     }

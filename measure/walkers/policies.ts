@@ -2,22 +2,23 @@ import { openBook, type Book } from "@/core/ledger/book";
 import { nextLike } from "@/core/ledger/next-outing";
 import type { ItemId, Trigger } from "@/core/model";
 import type { When } from "@/core/reasons/finding";
-import { judge, type Judgement } from "@/core/reasons/judge";
+import type { Advice } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
 import { wearOf, type Before, type Costs, type Holder, type Policy } from "./walk";
 import type { Outing, Slot } from "./world";
 
-/** The engine's judgement before a trip, with that trip as the next. */
-export function judged({ log, today, outing }: Before): Judgement[] {
+/** The engine's advice before a trip, with that trip as the next. */
+export function judged({ log, today, outing }: Before): readonly Advice[] {
   const book: Book = {
     ...openBook(log, today),
     next: nextLike({ days: outing.days, nights: outing.days - 1, metres: outing.metres }),
   };
-  return judge(book);
+  return kitOf(book).things;
 }
 
-const ids = (judgements: readonly Judgement[], test: (judgement: Judgement) => boolean) =>
+const ids = (advised: readonly Advice[], test: (advice: Advice) => boolean) =>
   new Set(
-    judgements
+    advised
       .filter(({ case: { state } }) => state === "active")
       .filter(test)
       .map(({ case: { item } }) => item.id),
@@ -38,13 +39,13 @@ export const engineReplaces: Policy = {
 /** What a slimmed thing leaves at home of its weight. */
 const SLIMMED = 0.5;
 
-/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. Shows each set of judgements to `look`. */
-export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): Policy => ({
+/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. Shows all advice to `look`. */
+export const engineLeaves = (look: (advised: readonly Advice[]) => void): Policy => ({
   replace: () => new Set(),
   leave: (before) => {
-    const judgements = judged(before);
-    look(judgements);
-    const shareOf = ({ verdicts, case: { state } }: Judgement) =>
+    const advised = judged(before);
+    look(advised);
+    const shareOf = ({ verdicts, case: { state } }: Advice) =>
       state !== "active"
         ? 0
         : verdicts.some(
@@ -55,7 +56,7 @@ export const engineLeaves = (look: (judgements: readonly Judgement[]) => void): 
           : verdicts.some(({ verb }) => verb === "slim")
             ? SLIMMED
             : 0;
-    return new Map(judgements.map((judgement) => [judgement.case.item.id, shareOf(judgement)]));
+    return new Map(advised.map((advice) => [advice.case.item.id, shareOf(advice)]));
   },
 });
 

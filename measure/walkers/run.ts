@@ -95,7 +95,7 @@ function tellLeaving(name: string, nature: Nature): void {
     );
   }
   console.log(
-    `   ${watch.seen.dropped} of ${watch.seen.looked} judgements of what is dangerous to lack said drop`,
+    `   ${watch.seen.dropped} of ${watch.seen.looked} advised of what is dangerous to lack said drop`,
   );
 }
 

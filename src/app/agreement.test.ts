@@ -6,7 +6,8 @@ import fc from "fast-check";
 import { afterAll, beforeAll, expect, test, vi } from "vitest";
 import { openBook } from "@/core/ledger/book";
 import { Item, Settings } from "@/core/model";
-import { judge, type Judgement } from "@/core/reasons/judge";
+import type { Advice } from "@/core/advice/advise";
+import { kitOf } from "@/core/advice/kit";
 import type { Store } from "@/data/db";
 import { readLog, readWholeLog, replaceLog } from "@/data/log";
 import { migrate } from "@/data/migrate";
@@ -71,7 +72,7 @@ async function expectRestored(after: string): Promise<void> {
 }
 
 /** What is said of a thing. */
-const said = ({ case: { item, state }, verdicts }: Judgement) => [
+const said = ({ case: { item, state }, verdicts }: Advice) => [
   item.name,
   state,
   ...verdicts.map(({ verb, reason, urgency, sureness }) => [verb, reason, urgency, sureness].join()),
@@ -101,8 +102,8 @@ test("after any actions, in any order, what is exported is read again as it is",
           const reading = await readLatest();
           const log = await readLog(db);
           expect(reading.log, name).toEqual(log);
-          const anew = judge(openBook(log, today()));
-          expect(reading.judgements.map(said), name).toEqual(anew.map(said));
+          const anew = kitOf(openBook(log, today())).things;
+          expect(reading.kit.things.map(said), name).toEqual(anew.map(said));
         }
       },
     ),

@@ -52,8 +52,7 @@ beforeEach(async () => {
 });
 const mark = (item: ItemId, told: object) =>
   changeCarry(db, { trip: FIRST, item, mark: Mark.parse({ use: "used", ...told }) });
-const verdictsOf = async (item: ItemId) =>
-  (await readLatest()).judgements.find(({ case: one }) => one.item.id === item)!.verdicts;
+const verdictsOf = async (item: ItemId) => (await readLatest()).kit.of(item)!.verdicts;
 
 test("where nothing has changed, nothing is read or judged: one row is asked for", async () => {
   const before = await readLatest();

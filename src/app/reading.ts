@@ -1,9 +1,7 @@
 import { format } from "date-fns";
-import { openCase, survey, type Survey } from "@/core/decide/case";
 import { openBook, withCarries, type Book } from "@/core/ledger/book";
 import type { ItemId, Log, Trip } from "@/core/model";
-import { additions, type Addition } from "@/core/reasons/add";
-import { judgeCase, judgeChanges, type Judgement } from "@/core/reasons/judge";
+import { judging, kitAfter, type Kit } from "@/core/advice/kit";
 import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
 import { store } from "@/data/connection";
 import type { Db, Store } from "@/data/db";
@@ -16,9 +14,7 @@ export const today = () => format(new Date(), "yyyy-MM-dd");
 export interface Reading {
   readonly log: Log;
   readonly book: Book;
-  readonly surveyed: Survey;
-  readonly judgements: readonly Judgement[];
-  readonly toAdd: readonly Addition[];
+  readonly kit: Kit;
 }
 
 /** A reading, and how far the log had come when it was read. */
@@ -79,8 +75,7 @@ async function upToDate(db: Store, last: Kept | null): Promise<Kept> {
 function judgeCarried(before: Reading, log: Log, marked: readonly ItemId[]): Reading {
   const carried = withSwapped(marked, [...before.log.trips, ...log.trips]);
   const book = withCarries(before.book, log.trips, new Set(carried));
-  const judged = judgeChanges(before, book, carried);
-  return { log, book, ...judged, toAdd: additions(book, judged.judgements) };
+  return { log, book, kit: kitAfter(before.kit, book, carried) };
 }
 
 /** Some things, and those that they were swapped for: where the one's carriage ends, the other's begins. */
@@ -94,14 +89,13 @@ function withSwapped(items: readonly ItemId[], trips: readonly Trip[]): ItemId[]
 
 async function judgeWhole(log: Log, day: string): Promise<Reading> {
   const book = openBook(log, day);
-  const surveyed = survey(book);
-  const judgements: Judgement[] = [];
+  const work = judging(book);
   const giveWay = givingWay();
-  for (const item of book.items) {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return { log, book, kit: step.value };
     await giveWay();
-    judgements.push(judgeCase(openCase(item, surveyed)));
   }
-  return { log, book, surveyed, judgements, toAdd: additions(book, judgements) };
 }
 
 /** Longest that work keeps other requests waiting, in ms. */

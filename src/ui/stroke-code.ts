@@ -1,4 +1,4 @@
-import { wasCalled } from "@/core/belief/use";
+import { wasCalled } from "@/core/ledger/called";
 import type { Carried, Marked } from "@/core/ledger/book";
 import type { ExitHow } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";

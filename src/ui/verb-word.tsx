@@ -1,6 +1,6 @@
 import type { Verb } from "@/core/model";
-import type { Urgency } from "@/core/reasons/finding";
-import { stays, VERBS, type Look } from "@/core/reasons/verbs";
+import type { Urgency } from "@/core/model";
+import { stays, VERBS, type Look } from "@/core/trade/verbs";
 
 const LOOK: Record<Look, string> = {
   sting: "text-sting font-bold",

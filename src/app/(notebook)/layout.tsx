@@ -5,11 +5,11 @@ import { KeptMarks } from "@/ui/kept-marks";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
 import { Page } from "@/ui/page-head";
-import { pressingCount, readBook } from "../book";
+import { readBook } from "../book";
 
 /** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */
 export default async function Notebook({ children }: { children: ReactNode }) {
-  const { log, judgements, toAdd } = await readBook();
+  const { log, kit } = await readBook();
   const unmarked = log.trips
     .filter((trip) => !trip.planned)
     .flatMap((trip) => trip.carries)
@@ -24,7 +24,7 @@ export default async function Notebook({ children }: { children: ReactNode }) {
         Skip to the page
       </a>
       <Page>{children}</Page>
-      <Navigation verdicts={pressingCount(judgements, toAdd)} unmarked={unmarked} />
+      <Navigation verdicts={kit.pressing} unmarked={unmarked} />
       <CommandPalette items={items} trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()} />
       <OtherTabs />
       <KeptMarks items={items} />

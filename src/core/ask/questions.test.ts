@@ -1,17 +1,16 @@
 import { expect, test } from "vitest";
 import { fileOf } from "../../../tests/walked";
 import { logOf } from "../../../tests/histories";
-import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
-import { judgeAll } from "../reasons/judge";
+import { kitOf } from "../advice/kit";
 import { sayQuestion } from "../say/questions";
 import { questionsAfter } from "./questions";
 
 const asked = (walked: Parameters<typeof fileOf>[0]) => {
-  const surveyed = survey(openBook(logOf(fileOf(walked)), "2026-01-01"));
-  return questionsAfter(surveyed, judgeAll(surveyed)).map((question) => ({
+  const kit = kitOf(openBook(logOf(fileOf(walked)), "2026-01-01"));
+  return questionsAfter(kit).map((question) => ({
     ...question,
-    words: sayQuestion(question, surveyed.book.item(question.item)!, surveyed.book),
+    words: sayQuestion(question, kit.book.item(question.item)!, kit.book),
   }));
 };
 const frost = () => ({ conditions: { freezing: "some" } });

@@ -1,10 +1,11 @@
 import { withMark } from "../ledger/book";
-import type { ItemId, Mark, Symptom, TripId, Verb, WhyUnused } from "../model";
-import { openCase, resurvey, type Case, type Survey } from "../decide/case";
+import type { ItemId, Mark, Symptom, TripId, WhyUnused } from "../model";
+import { resurvey, type Case, type Survey } from "../decide/case";
 import { FAILING_COST } from "../decide/cost";
 import { gradeChances } from "../decide/options";
-import { judgeCase, type Judgement } from "../reasons/judge";
-import { leavesHome, VERBS } from "../reasons/verbs";
+import { adviseItem, type Advice } from "../advice/advise";
+import type { Kit } from "../advice/kit";
+import { VERBS } from "../trade/verbs";
 import { RANK } from "../trade/jobs";
 import { offered } from "../trade/symptoms";
 
@@ -33,38 +34,33 @@ export interface Question {
 }
 
 const MOST = 3;
-/** Questions put to the engine, the ones with most at stake first: each costs some judgements. */
+/** Questions put to the engine, the ones with most at stake first: each has some things judged anew. */
 const TRIED = 10;
 
 /**
  * At most three questions, those whose answers would most change the verdicts: each possible answer is put to the engine,
  * weighted by how likely it is, and the change is worth what acting on the wrong verdict would cost.
  */
-export function questionsAfter(surveyed: Survey, judgements: readonly Judgement[]): Question[] {
+export function questionsAfter({ surveyed, things }: Kit): Question[] {
   const outing = surveyed.book.outings.at(-1);
   if (!outing) return [];
   const waved = new Set(outing.trip.waved);
-  return judgements
+  return things
     .filter(({ case: { marked, standing } }) => standing === "active" && marked.at(-1)?.outing === outing)
-    .flatMap((judgement) => candidates(judgement.case).map((question) => ({ judgement, question })))
+    .flatMap((advice) => candidates(advice.case).map((question) => ({ advice, question })))
     .filter(({ question }) => !waved.has(question.id))
-    .sort((a, b) => atStake(b.judgement.case) - atStake(a.judgement.case))
+    .sort((a, b) => atStake(b.advice.case) - atStake(a.advice.case))
     .slice(0, TRIED)
-    .map(({ judgement, question }) => ({ ...question, worth: worthOf(question, judgement, surveyed) }))
+    .map(({ advice, question }) => ({ ...question, worth: worthOf(question, advice, surveyed) }))
     .filter(({ worth }) => worth > 0)
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST);
 }
 
-function worthOf(
-  { answers, trip, item }: Omit<Question, "worth">,
-  { case: one, verdicts: [now] }: Judgement,
-  surveyed: Survey,
-): number {
+function worthOf({ answers, trip, item }: Omit<Question, "worth">, now: Advice, surveyed: Survey): number {
   return answers.reduce((sum, { likely, mark }) => {
     const book = withMark(surveyed.book, { trip, item, mark });
-    const then = judgeCase(openCase(one.item, resurvey(surveyed, book, item))).verdicts[0];
-    return sum + likely * costOfMistaking(one, now.verb, then.verb);
+    return sum + likely * costOfMistaking(now, adviseItem(item, resurvey(surveyed, book, item)));
   }, 0);
 }
 
@@ -74,11 +70,14 @@ const KILOGRAM_TRIP = 5;
 const COMES_TO_FAILURE = 0.3;
 
 /** What acting on one verdict costs where another would have been right, in euros. */
-function costOfMistaking({ item }: Case, now: Verb, then: Verb): number {
-  if (now === then) return 0;
-  const weight = (leavesHome(now) !== leavesHome(then) ? (item.weight?.g ?? 0) / 1000 : 0) * KILOGRAM_TRIP;
+function costOfMistaking(now: Advice, then: Advice): number {
+  const [from, to] = [now.verdicts[0].verb, then.verdicts[0].verb];
+  if (from === to) return 0;
+  const { item } = now.case;
+  const isMoved = (VERBS[from].leaves === undefined) !== (VERBS[to].leaves === undefined);
+  const weight = isMoved ? ((item.weight?.g ?? 0) / 1000) * KILOGRAM_TRIP : 0;
   const failure =
-    VERBS[now].first || VERBS[then].first
+    VERBS[from].first || VERBS[to].first
       ? COMES_TO_FAILURE * FAILING_COST[item.consequence] + 0.1 * item.worthNew
       : 0;
   return weight + failure;

@@ -1,7 +1,8 @@
 import type { Marked } from "../ledger/book";
 import type { ItemId } from "../model";
 import type { FullItem } from "../trade/full-item";
-import { chancesOn, wasCalled } from "./use";
+import { wasCalled } from "../ledger/called";
+import { chancesOn } from "./use";
 
 /** What an owner may say of a thing, outright. */
 export type Telling =

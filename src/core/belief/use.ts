@@ -1,8 +1,9 @@
 import type { Marked } from "../ledger/book";
-import { offeredOn, type Outing } from "../ledger/outing";
-import type { Job, TripId, Use } from "../model";
+import { saysNothing, wasCalled } from "../ledger/called";
+import type { Outing } from "../ledger/outing";
+import type { TripId, Use } from "../model";
 import type { FullItem } from "../trade/full-item";
-import { JOB_RULES, RANK } from "../trade/jobs";
+import { RANK } from "../trade/jobs";
 import type { UseChance } from "./use-chance";
 
 /** `hardly` counts a quarter of a use. Common practice, no source. */
@@ -143,28 +144,6 @@ export function poolFor(all: Pool, own: Pool): Pool {
   const [uses, misses] = [Math.max(0, all.uses - own.uses), Math.max(0, all.misses - own.misses)];
   const sum = uses + misses;
   return sum <= 1 ? { uses, misses } : { uses: uses / sum, misses: misses / sum };
-}
-
-/** Did the way offer what does its job: a bed, a tap, a socket? */
-const isOffered = ({ outing, legs }: Marked, jobs: readonly Job[]) =>
-  jobs.length > 0 &&
-  jobs.every((job) => {
-    const offer = JOB_RULES[job]?.doneBy;
-    return offer !== undefined && (offeredOn(outing.trip, legs, offer) ?? "none") !== "none";
-  });
-
-const saysNothing = ({ mark: { use, why } }: Marked) =>
-  use === "unused" && (why === "trip cut short" || why === "forgot it");
-
-/** The owner was there: of the weather, "no call for it" stands over what was recorded; so do a trip cut short and a thing forgotten. */
-export function wasCalled(one: Marked, item: FullItem): boolean {
-  const { mark, calls } = one;
-  if (mark.use === "unused") {
-    if (saysNothing(one) || isOffered(one, item.jobs)) return false;
-    if (mark.why === "no call for it")
-      return item.triggers.includes("always") && !item.rules.seasonal && RANK[item.consequence] === 0;
-  }
-  return item.triggers.some((trigger) => calls.has(trigger));
 }
 
 /** On a long trip with a thing known to be used on a few days: the chances of the weeks that it was not wanted in. */

@@ -1,8 +1,7 @@
 import { expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
-import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
-import { judgeAll } from "../reasons/judge";
+import { kitOf } from "../advice/kit";
 import { candidates } from "./candidate";
 import { keptOf, pursesOf } from "./money";
 
@@ -60,10 +59,10 @@ const book = openBook(
   }),
   "2026-11-26",
 );
-const judgements = judgeAll(survey(book));
+const kit = kitOf(book);
 
 test("a wish beside what it would take the place of, worked by hand", () => {
-  const [light, drone] = candidates(book.wishes, judgements);
+  const [light, drone] = candidates(kit);
   expect(light).toMatchObject({ saves: 300, roomier: 3, perHundredGrams: 150 });
   expect(light!.present!.id).toBe("tent");
   expect(light!.complaints).toEqual([
@@ -75,12 +74,12 @@ test("a wish beside what it would take the place of, worked by hand", () => {
 });
 
 test("nothing wished for is judged, counted or packed", () => {
-  expect(judgements.map(({ case: { item } }) => item.id)).not.toContain("light");
+  expect(kit.things.map(({ case: { item } }) => item.id)).not.toContain("light");
   expect(book.items.map(({ id }) => id)).not.toContain("new");
 });
 
 test("each currency by itself: bought, spent, lost, saved by mending", () => {
-  expect(pursesOf(judgements, "€")).toEqual([
+  expect(pursesOf(kit.things, "€")).toEqual([
     // 300 + 100 + 120 + 130 + 30; the mat was mended for 8 and used again.
     { currency: "€", bought: 680, spent: 8, lost: 30, mendingSaved: 92 },
     { currency: "kr", bought: 400, spent: 0, lost: 0, mendingSaved: 0 },
@@ -88,7 +87,7 @@ test("each currency by itself: bought, spent, lost, saved by mending", () => {
 });
 
 test("a slot costs what all its holders did, for all that they did", () => {
-  const shoes = keptOf(judgements, "€").find(({ name }) => name === "shoes")!;
+  const shoes = keptOf(kit.things, "€").find(({ name }) => name === "shoes")!;
   expect(shoes).toMatchObject({ cost: 250, nights: 12, metres: 150_000 });
-  expect(keptOf(judgements, "€")[0]).toMatchObject({ name: "Torch", currency: "kr" });
+  expect(keptOf(kit.things, "€")[0]).toMatchObject({ name: "Torch", currency: "kr" });
 });

@@ -1,8 +1,8 @@
 import type { FullItem } from "../trade/full-item";
 import { groupBy } from "../ledger/group";
 import type { Complaint, Symptom } from "../model";
-import type { Judgement, Verdict } from "../reasons/judge";
-import { VERBS } from "../reasons/verbs";
+import type { Advice, Verdict } from "../advice/advise";
+import type { Kit } from "../advice/kit";
 
 /** A thing wished for, beside what it would take the place of. */
 export interface Candidate {
@@ -22,10 +22,9 @@ export interface Candidate {
 }
 
 /** Sets each wish beside what is owned. */
-export function candidates(wishes: readonly FullItem[], judgements: readonly Judgement[]): Candidate[] {
-  const byItem = new Map(judgements.map((judgement) => [judgement.case.item.id, judgement]));
-  return wishes.map((wish) => {
-    const judged = wish.instead === null ? undefined : byItem.get(wish.instead);
+export function candidates(kit: Kit): Candidate[] {
+  return kit.book.wishes.map((wish) => {
+    const judged = wish.instead === null ? undefined : kit.of(wish.instead);
     const present = judged?.case.item ?? null;
     const saves = wish.weight && present?.weight ? present.weight.g - wish.weight.g : null;
     const { packed } = wish.ratings;
@@ -39,7 +38,7 @@ export function candidates(wishes: readonly FullItem[], judgements: readonly Jud
           : null,
       complaints: judged ? saidAgainst(judged) : [],
       perHundredGrams: saves !== null && saves > 0 && wish.price !== null ? (100 * wish.price) / saves : null,
-      asked: judged?.verdicts.find(({ verb, done }) => VERBS[verb].wantsAnother && !done) ?? null,
+      asked: judged?.wantsAnother ?? null,
     };
   });
 }
@@ -55,9 +54,9 @@ const counted = (said: readonly SaidAgainst["what"][]): SaidAgainst[] =>
     .sort((a, b) => b.times - a.times);
 
 /** What was said against a thing on its trips, the most frequent first. */
-export const complaintsOf = ({ case: { marked } }: Judgement): SaidAgainst[] =>
+export const complaintsOf = ({ case: { marked } }: Advice): SaidAgainst[] =>
   counted(marked.flatMap(({ mark }) => mark.complaints.map(({ what }) => what)));
 
 /** The same, with what was seen wrong with it: a filter that clogs is spoken against as much as one that is too big. */
-const saidAgainst = ({ case: { marked } }: Judgement): SaidAgainst[] =>
+const saidAgainst = ({ case: { marked } }: Advice): SaidAgainst[] =>
   counted(marked.flatMap(({ mark }) => [...mark.complaints.map(({ what }) => what), ...mark.symptoms]));

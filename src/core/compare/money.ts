@@ -1,6 +1,6 @@
 import { groupBy } from "../ledger/group";
-import type { Judgement } from "../reasons/judge";
-import type { State } from "../decide/case";
+import type { Advice } from "../advice/advise";
+import type { State } from "../ledger/history";
 import type { FullItem } from "../trade/full-item";
 
 /** What was spent in one currency. */
@@ -32,16 +32,16 @@ const GONE_BEFORE_TIME: readonly State[] = ["lost", "thrown out"];
 const currencyOf = (item: FullItem, own: string) => item.currency ?? own;
 
 /** What is borrowed was paid for by somebody else. */
-const isPaidFor = ({ case: { item } }: Judgement) => item.owner === null;
+const isPaidFor = ({ case: { item } }: Advice) => item.owner === null;
 
 /** What was spent, each currency by itself: they are never added. */
-export function pursesOf(all: readonly Judgement[], own: string): Purse[] {
-  const judgements = all.filter(isPaidFor);
-  const byCurrency = groupBy(judgements, ({ case: { item } }) => currencyOf(item, own));
+export function pursesOf(all: readonly Advice[], own: string): Purse[] {
+  const advised = all.filter(isPaidFor);
+  const byCurrency = groupBy(advised, ({ case: { item } }) => currencyOf(item, own));
   // Entries are told in the owner's currency, whatever the thing was bought in.
-  const spentOn = (some: readonly Judgement[]) =>
+  const spentOn = (some: readonly Advice[]) =>
     some.reduce((sum, { case: { totals } }) => sum + totals.spent, 0);
-  const prices = (some: readonly Judgement[]) =>
+  const prices = (some: readonly Advice[]) =>
     some.reduce((sum, { case: { item } }) => sum + (item.price ?? 0), 0);
   return [...new Set([own, ...byCurrency.keys()])].map((currency) => {
     const these = byCurrency.get(currency) ?? [];
@@ -49,7 +49,7 @@ export function pursesOf(all: readonly Judgement[], own: string): Purse[] {
     return {
       currency,
       bought: prices(these),
-      spent: currency === own ? spentOn(judgements) : 0,
+      spent: currency === own ? spentOn(advised) : 0,
       lost: prices(these.filter(({ case: { state } }) => GONE_BEFORE_TIME.includes(state))),
       mendingSaved: currency === own ? Math.max(0, prices(mended) - spentOn(mended)) : prices(mended),
     };
@@ -57,7 +57,7 @@ export function pursesOf(all: readonly Judgement[], own: string): Purse[] {
 }
 
 /** It was repaired, and went on being used: nothing was bought in its place. */
-const isMendedAndUsed = ({ case: { history, marked } }: Judgement) => {
+const isMendedAndUsed = ({ case: { history, marked } }: Advice) => {
   const mended = history.repairs.find(({ cost }) => cost > 0);
   return (
     mended !== undefined &&
@@ -66,8 +66,8 @@ const isMendedAndUsed = ({ case: { history, marked } }: Judgement) => {
 };
 
 /** What each slot, or thing without one, has cost for its nights and its way; the dearest first. Those without a price are left out. */
-export function keptOf(judgements: readonly Judgement[], own: string): Kept[] {
-  const priced = judgements.filter((one) => isPaidFor(one) && one.case.item.price !== null);
+export function keptOf(advised: readonly Advice[], own: string): Kept[] {
+  const priced = advised.filter((one) => isPaidFor(one) && one.case.item.price !== null);
   return [
     ...groupBy(
       priced,
@@ -77,7 +77,7 @@ export function keptOf(judgements: readonly Judgement[], own: string): Kept[] {
     .map((these): Kept => {
       const items = these.map(({ case: { item } }) => item);
       const currency = currencyOf(items[0]!, own);
-      const sum = (of: (one: Judgement) => number) => these.reduce((all, one) => all + of(one), 0);
+      const sum = (of: (one: Advice) => number) => these.reduce((all, one) => all + of(one), 0);
       return {
         name: items[0]!.slot ?? items[0]!.name,
         currency,

@@ -11,6 +11,7 @@ import {
   type Departure,
   type FrostDoubt,
   type History,
+  type State,
 } from "../ledger/history";
 import type { Outing } from "../ledger/outing";
 import { ledger, type Totals } from "../ledger/totals";
@@ -80,9 +81,6 @@ export interface Survey {
   /** What can't do without an item. */
   readonly neededBy: ReadonlyMap<ItemId, readonly FullItem[]>;
 }
-
-/** On the shelf, or how it left. */
-export type State = "active" | Departure["how"];
 
 export const isCritical = ({ item }: Pick<Case, "item">) => RANK[item.consequence] >= RANK["trip-ending"];
 

@@ -1,16 +1,15 @@
-import type { Book } from "../ledger/book";
 import type { BenchPlace, ItemId, Task, Verb } from "../model";
-import type { Addition } from "../reasons/add";
-import type { Judgement, Verdict } from "../reasons/judge";
+import type { Kit } from "../advice/kit";
+import type { Advice, Verdict } from "../advice/advise";
 import { isRoutine } from "../reasons/service";
-import { VERBS } from "../reasons/verbs";
+import { VERBS } from "../trade/verbs";
 import type { FullItem } from "../trade/full-item";
 import { stepsFor, type Steps } from "../trade/steps";
 
 /** A job for the bench: what a verdict asks for, until it is done. */
 export interface BenchJob {
   readonly item: FullItem;
-  readonly judgement: Judgement;
+  readonly advice: Advice;
   readonly verdict: Verdict;
   readonly verb: Verb;
   /** Its owner has agreed to it. */
@@ -38,37 +37,29 @@ export interface Bench {
   readonly buy: readonly ToBuy[];
 }
 
-/** What there is to do: what the verdicts ask for and was not overruled or put off, and the owner's own jobs; what is agreed to first, then the most urgent. */
-export function benchOf(
-  book: Book,
-  judgements: readonly Judgement[],
-  toAdd: readonly Addition[],
-  tasks: readonly Task[],
-): Bench {
-  const jobs = judgements
-    .flatMap((judgement) => judgement.verdicts.flatMap((verdict) => jobOf(judgement, verdict, book) ?? []))
+/** What there is to do: the jobs of the advice, and the owner's own jobs; what is agreed to first, then the most urgent. */
+export function benchOf(kit: Kit, tasks: readonly Task[]): Bench {
+  const jobs = kit.things
+    .flatMap((advice) => advice.jobs.map((verdict) => jobOf(advice, verdict)))
     .sort((a, b) => Number(b.agreed) - Number(a.agreed) || rank(a.verdict) - rank(b.verdict));
-  return { jobs, tasks: tasks.filter(({ done }) => done === null), buy: toBuy(jobs, toAdd, book) };
+  return { jobs, tasks: tasks.filter(({ done }) => done === null), buy: toBuy(jobs, kit) };
 }
 
 const URGENCY_RANK = { now: 0, "before next trip": 1, "when convenient": 2, watch: 3 } as const;
 const rank = (verdict: Verdict) => URGENCY_RANK[verdict.urgency] + (isRoutine(verdict) ? 2 : 0);
 
-function jobOf(judgement: Judgement, verdict: Verdict, book: Book): BenchJob | null {
-  const { verb, ruling, urgency, sureness, done } = verdict;
-  const { bench, warns } = VERBS[verb];
-  if (!bench || done || (ruling && ruling.decision !== "agree")) return null;
-  const agreed = ruling?.decision === "agree";
-  // What is only to be watched, or was said once, is no job until its owner agrees.
-  if (!agreed && (urgency === "watch" || sureness === "leaning")) return null;
-  const { item, history } = judgement.case;
+function jobOf(advice: Advice, verdict: Verdict): BenchJob {
+  const { verb, ruling } = verdict;
+  const { warns } = VERBS[verb];
+  const bench = VERBS[verb].bench!;
+  const { item, history, book } = advice.case;
   const claim = warns === true && isCovered(item, history.open?.cause ?? null, book.today);
   return {
     item,
-    judgement,
+    advice,
     verdict,
     verb,
-    agreed,
+    agreed: ruling !== null,
     claim,
     place: claim ? "post" : bench.place,
     steps: stepsFor(bench.steps, item.kind, history.open?.symptoms ?? []),
@@ -81,8 +72,8 @@ const isCovered = ({ warranty, warrantyCovers }: FullItem, cause: string | null,
   (warranty === "life" || warranty >= today) &&
   (cause === "defect" || (cause === "worn" && warrantyCovers === "wear"));
 
-function toBuy(jobs: readonly BenchJob[], toAdd: readonly Addition[], { wishes }: Book): ToBuy[] {
-  const wishFor = (item: ItemId) => wishes.find(({ instead }) => instead === item) ?? null;
+function toBuy(jobs: readonly BenchJob[], { toAdd, book }: Kit): ToBuy[] {
+  const wishFor = (item: ItemId) => book.wishes.find(({ instead }) => instead === item) ?? null;
   return [
     ...jobs
       .filter(({ place, verdict }) => place === "shop" && verdict.urgency !== "watch")

@@ -1,9 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
-import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
-import { additions } from "../reasons/add";
-import { judgeAll } from "../reasons/judge";
+import { kitOf } from "../advice/kit";
 import { isRoutine } from "../reasons/service";
 import { pursesOf } from "../compare/money";
 import { says } from "../say/says";
@@ -64,8 +62,8 @@ const log = (more: { entries?: object[]; rulings?: object[]; tasks?: object[] } 
 const benchIn = (more: Parameters<typeof log>[0] = {}, today = "2026-08-20") => {
   const told = log(more);
   const book = openBook(told, today);
-  const judgements = judgeAll(survey(book));
-  return { bench: benchOf(book, judgements, additions(book, judgements), told.tasks), book, judgements };
+  const kit = kitOf(book);
+  return { bench: benchOf(kit, told.tasks), book, kit };
 };
 const jobOf = (bench: ReturnType<typeof benchIn>["bench"], id: string) =>
   bench.jobs.find(({ item }) => item.id === id);
@@ -164,8 +162,7 @@ test("steps by trouble, by kind, and plain ones for the rest", () => {
 
 describe("ready", () => {
   const readyIn = (today: string, entries: object[] = []) => {
-    const { book, judgements } = benchIn({ entries }, today);
-    return readyFor(book, judgements);
+    return readyFor(benchIn({ entries }, today).kit);
   };
   test("after a hundred days in store, what store can spoil leads; before that, what was mended and whose date is near", () => {
     // The last trip ended on 5 August: 99 and 100 days.
@@ -219,13 +216,12 @@ describe("services by their count", () => {
       ],
       entries: more.entries ?? [],
     });
-    const book = openBook(told, "2026-08-20");
-    const judgements = judgeAll(survey(book));
+    const kit = kitOf(openBook(told, "2026-08-20"));
     return {
-      rows: servicesAhead(book, judgements).map(
+      rows: servicesAhead(kit).map(
         ({ item, what, since, every, standing }) => `${item.id}: ${what}, ${since} of ${every}, ${standing}`,
       ),
-      lead: judgements.find(({ case: { item } }) => item.id === "pack")!.verdicts[0],
+      lead: kit.things.find(({ case: { item } }) => item.id === "pack")!.verdicts[0],
     };
   };
   const every = (count: number, unit: string) => ({
@@ -386,16 +382,16 @@ test("what is borrowed or lent: told, looked after, and not paid for", () => {
       },
     ],
   });
-  const book = openBook(told, "2026-07-20");
-  const judgements = judgeAll(survey(book));
-  const pot = judgements.find(({ case: { item } }) => item.id === "pot")!;
+  const kit = kitOf(openBook(told, "2026-07-20"));
+  const { things } = kit;
+  const pot = things.find(({ case: { item } }) => item.id === "pot")!;
   const repair = pot.verdicts.find(({ verb }) => verb === "repair")!;
   expect(says(pot.case, repair)).toMatch(/ It is Ida’s: tell them\.$/);
-  const old = judgements.find(({ case: { item } }) => item.id === "old")!;
+  const old = things.find(({ case: { item } }) => item.id === "old")!;
   expect(old.verdicts[0]).toMatchObject({ verb: "keep", reason: "gone when done with", done: true });
-  const { away, borrowed } = readyFor(book, judgements);
+  const { away, borrowed } = readyFor(kit);
   expect([away, borrowed].map((some) => some.map(({ id }) => id))).toEqual([["mug"], ["pot"]]);
-  expect(pursesOf(judgements, "€")).toMatchObject([{ currency: "€", bought: 12 }]);
+  expect(pursesOf(things, "€")).toMatchObject([{ currency: "€", bought: 12 }]);
 });
 
 test("what a clock reads: minutes to boil, or litres a minute", () => {

@@ -1,6 +1,7 @@
 import { daysBetween } from "../ledger/days";
 import type { Book } from "../ledger/book";
-import type { Judgement } from "../reasons/judge";
+import type { Advice } from "../advice/advise";
+import type { Kit } from "../advice/kit";
 import type { FullItem } from "../trade/full-item";
 
 /** What has to be looked at before going out, and why. */
@@ -82,14 +83,16 @@ const LOOKS: readonly {
 ];
 
 /** What to look at before the season, or before the next trip: from what is owned, and what it went through. */
-export function readyFor(book: Book, judgements: readonly Judgement[]): Ready {
+export function readyFor({ book, things }: Kit): Ready {
   const last = book.outings.at(-1)?.trip.ends ?? null;
   const stored = last === null ? null : daysBetween(last, book.today);
   const afterStore = stored !== null && stored >= STORED_DAYS;
-  const checks = judgements
+  const checks = things
     // What is to be replaced is no more looked at: a look does not make a frozen filter sound.
-    .filter(({ case: { standing }, verdicts }) => standing === "active" && !verdicts.some(isToReplace))
-    .flatMap((judgement) => checkOf(judgement, book, { last, afterStore }) ?? [])
+    .filter(
+      ({ case: { standing }, asks }) => standing === "active" && !asks.some(({ verb }) => verb === "replace"),
+    )
+    .flatMap((advice) => checkOf(advice, book, { last, afterStore }) ?? [])
     .sort((a, b) => Number(a.done) - Number(b.done) || WHYS.indexOf(a.why) - WHYS.indexOf(b.why));
   const here = book.items.filter(({ state }) => state === "active");
   return {
@@ -101,14 +104,11 @@ export function readyFor(book: Book, judgements: readonly Judgement[]): Ready {
   };
 }
 
-const isToReplace = ({ verb, done, ruling }: Judgement["verdicts"][number]) =>
-  verb === "replace" && !done && ruling?.decision !== "overrule";
-
 const WHYS: readonly ReadyCheck["why"][] = ["store", "mended", "date", "used up", "season"];
 const LOOKED: readonly string[] = ["check", "service", "restock", "wash", "repair", "trial"];
 
 function checkOf(
-  { case: { item, history, kind } }: Judgement,
+  { case: { item, history, kind } }: Advice,
   book: Book,
   { last, afterStore }: { readonly last: string | null; readonly afterStore: boolean },
 ): ReadyCheck | null {

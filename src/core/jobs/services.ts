@@ -4,7 +4,7 @@ import { daysBetween } from "../ledger/days";
 import { ownServiceCounts } from "../ledger/service-counts";
 import { wearAhead } from "../ledger/totals";
 import type { ServiceUnit, WearUnit } from "../model";
-import type { Judgement } from "../reasons/judge";
+import type { Kit } from "../advice/kit";
 import { wearSinceService } from "../reasons/service";
 import type { FullItem } from "../trade/full-item";
 
@@ -26,8 +26,8 @@ const OVERDUE = 1.25;
 const SOON = 0.75;
 
 /** Services that are overdue, due, or will be by the end of the next trip; the most overdue first. */
-export function servicesAhead(book: Book, judgements: readonly Judgement[]): ServiceDue[] {
-  return judgements
+export function servicesAhead({ book, things }: Kit): ServiceDue[] {
+  return things
     .flatMap(({ case: one }) => (one.standing === "active" ? countsOf(one, book) : []))
     .sort((a, b) => b.since / b.every - a.since / a.every);
 }

@@ -49,7 +49,7 @@ export interface Book {
   /** The numbers it is judged by: the trade's, the school's, the owner's own. */
   readonly rules: Rules;
   readonly items: readonly FullItem[];
-  /** What is wished for, and not owned: nothing of the judgement reads it. */
+  /** What is wished for, and not owned: nothing of the advice reads it. */
   readonly wishes: readonly FullItem[];
   readonly outings: readonly Outing[];
   /** The trip of an outing, with all that was carried on it. */

@@ -51,6 +51,9 @@ const EXITS: Readonly<Partial<Record<ExitHow, ItemState | "swapped">>> = {
   swapped: "swapped",
 };
 
+/** On the shelf, or how it left. */
+export type State = "active" | Departure["how"];
+
 /** How it left the shelf; null where it is still there. A mark that says it is gone counts even where the shelf lists it as active; part of a set may go, and the set stay. */
 export function departureOf(item: FullItem, marks: readonly Marked[]): Departure | null {
   const last = marks.at(-1);

@@ -24,6 +24,8 @@ export interface NextOuting {
   readonly stretches: readonly NextStretch[];
   /** What is foreseen; undefined where nobody can say. */
   readonly strength: (trigger: Trigger) => Strength | undefined;
+  /** What the way offers; nothing is known of a trip nobody planned. */
+  readonly offers: Trip["offers"];
   /** What goes along as far as the plan says; null where no plan says. */
   readonly items: ReadonlySet<string> | null;
 }
@@ -35,7 +37,7 @@ const USUAL_METRES = 120_000;
 const LATELY = 5;
 
 /** The first trip to come that is planned. */
-export const upcoming = (trips: readonly Trip[], today: string): Trip | undefined =>
+const upcoming = (trips: readonly Trip[], today: string): Trip | undefined =>
   trips.find((trip) => (trip.planned || trip.starts > today) && trip.ends >= today);
 
 export function nextOuting(trips: readonly Trip[], outings: readonly Outing[], today: string): NextOuting {
@@ -43,7 +45,7 @@ export function nextOuting(trips: readonly Trip[], outings: readonly Outing[], t
   return planned ? asPlanned(planned) : usual(outings.slice(-LATELY));
 }
 
-/** A planned trip, as the judgement looks at it. */
+/** A planned trip, as the advice looks at it. */
 export function asPlanned(trip: Trip): NextOuting {
   const { days, nights, metres, shares } = outingOf(trip);
   return {
@@ -61,6 +63,7 @@ export function asPlanned(trip: Trip): NextOuting {
       share: shares.get(leg.id)!,
     })),
     strength: (trigger) => strengthOn(trip, null, trigger),
+    offers: trip.offers,
     items: trip.carries.length ? new Set(trip.carries.map(({ item }) => item)) : null,
   };
 }
@@ -80,5 +83,6 @@ export const nextLike = (length: Pick<NextOuting, "metres" | "nights" | "days">)
   ends: null,
   stretches: [{ leg: null, name: "", metres: length.metres, terrain: "mixed", share: 1 }],
   strength: () => undefined,
+  offers: {},
   items: null,
 });

@@ -19,7 +19,7 @@ export * from "./track";
 export * from "./trip";
 export * from "./words";
 
-/** What an owner has put in, as the judgement reads it. */
+/** What an owner has put in, as the advice reads it. */
 export interface Log {
   readonly settings: Settings;
   readonly items: readonly Item[];

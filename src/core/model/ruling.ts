@@ -31,3 +31,7 @@ export const Ruling = z.object({
   }),
 });
 export type Ruling = z.infer<typeof Ruling>;
+
+/** What is ruled on: a verdict on a thing, by the reason it gave, or something to add. */
+export type RuledOn =
+  { readonly item: ItemId; readonly verb: Verb; readonly ground: string } | { readonly what: string };

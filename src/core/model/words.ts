@@ -235,3 +235,10 @@ export const Verb = z.enum([
   "keep",
 ]);
 export type Verb = z.infer<typeof Verb>;
+
+/** How soon a verdict wants something done, the soonest first. */
+export const URGENCIES = ["now", "before next trip", "when convenient", "watch"] as const;
+export type Urgency = (typeof URGENCIES)[number];
+
+/** How sure a verdict is. One telling of the owner's is a leaning; it grows as chances add up. */
+export type Sureness = "leaning" | "perhaps" | "likely" | "sure";

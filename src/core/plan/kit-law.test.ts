@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { openBook, withSchool } from "../ledger/book";
 import { Trip, type SchoolName, type Strength } from "../model";
-import { kitJobs } from "./kit-law";
+import { kitJobs } from "../advice/kit-law";
 import { planFor } from "./plan";
 
 const strength = fc.constantFrom<Strength | undefined>("none", "some", "strong", undefined);

@@ -3,7 +3,7 @@ import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { supplyUses } from "../weighin/supplies";
 import { sayGap, sayOnSomeLegs, sayShort, sayWhy } from "./words";
-import { callOn } from "./foresee";
+import { callOn } from "../advice/foresee";
 import { planFor } from "./plan";
 import { onSomeLegs, stagesOf } from "./stages";
 
@@ -226,10 +226,10 @@ test("why a thing stands where it does, in a few words, whatever the reason", ()
   const chair = lineOf(plan, "chair");
   const other = lineOf(plan, "kit").item;
   const usedOn = (trips: number): typeof chair => {
-    const { judgement } = chair;
-    const { totals } = judgement.case;
+    const { advice } = chair;
+    const { totals } = advice.case;
     const used = { ...totals, used: { ...totals.used, trips } };
-    return { ...chair, judgement: { ...judgement, case: { ...judgement.case, totals: used } } };
+    return { ...chair, advice: { ...advice, case: { ...advice.case, totals: used } } };
   };
   const line = usedOn(3);
   const said = (why: (typeof line)["why"], chance = 0.5, pieces = 1) =>
@@ -308,7 +308,7 @@ describe("a plan of several legs, by hand", () => {
     const { some, plan } = legged();
     expect(some).toMatchObject([{ legs: [1], without: 80_000, postedAhead: true, sentHome: true }]);
     expect(some[0]!.line.item.id).toBe("spikes");
-    expect(sayOnSomeLegs(some[0]!, plan.book.settings.units).replaceAll(/[\u00a0\u202f]/g, " ")).toBe(
+    expect(sayOnSomeLegs(some[0]!, plan.kit.book.settings.units).replaceAll(/[\u00a0\u202f]/g, " ")).toBe(
       "Spikes: wanted on leg 2 only. Posted ahead and sent home after, 350 g is off your back for 80 km.",
     );
   });
@@ -348,10 +348,10 @@ describe("a plan of several legs, by hand", () => {
   test("what is on the back where each leg begins", () => {
     const { plan, stages } = legged();
     const back = plan.load.base + plan.load.consumable + plan.load.hobby;
-    const food = supplyUses(plan.book)
+    const food = supplyUses(plan.kit.book)
       .find(({ rule }) => rule.sort === "food" && rule.over === "day")!
       .rate.enoughFor(0.9);
-    const gas = supplyUses(plan.book)
+    const gas = supplyUses(plan.kit.book)
       .find(({ rule }) => rule.sort === "fuel" && rule.over === "night" && rule.unit === "g")!
       .rate.enoughFor(0.9);
     const [shore, plateau, down] = stages;

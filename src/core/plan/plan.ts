@@ -1,12 +1,13 @@
-import { survey, type Case } from "../decide/case";
+import type { Case } from "../decide/case";
 import { essentialJobs } from "../decide/law";
 import type { Book } from "../ledger/book";
 import { asPlanned, type NextOuting } from "../ledger/next-outing";
 import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
-import { additions, type Addition } from "../reasons/add";
-import { judgeAll, type Judgement, type Verdict } from "../reasons/judge";
+import type { Addition } from "../advice/add";
+import { lastUse, leavesForGood, type Advice, type Verdict } from "../advice/advise";
+import { kitOf, type Kit } from "../advice/kit";
 import type { When } from "../reasons/finding";
-import { leavesHome, leavesForGood } from "../reasons/verbs";
+import { VERBS } from "../trade/verbs";
 import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
@@ -14,9 +15,9 @@ import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
 import { sleepOf } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
-import { kitJobs } from "./kit-law";
-import { callOn, chanceOfUse, whenHolds, type Call } from "./foresee";
-import { firstToDo, gapsIn, type Gap } from "./trust";
+import { kitJobs } from "../advice/kit-law";
+import { whenHolds } from "../advice/foresee";
+import { gapsIn, type Gap } from "../advice/trust";
 
 /** Why it stands there. */
 type Why =
@@ -31,7 +32,7 @@ type Why =
 
 export interface PlanLine {
   readonly item: FullItem;
-  readonly judgement: Judgement;
+  readonly advice: Advice;
   readonly column: Column;
   readonly why: Why;
   /** Chance, 0 to 1, that it is used. */
@@ -58,7 +59,7 @@ export interface Short {
 
 export interface Plan {
   readonly next: NextOuting;
-  readonly book: Book;
+  readonly kit: Kit;
   readonly lines: readonly PlanLine[];
   /** Critical jobs with nothing trusted, which stand first. */
   readonly gaps: readonly Gap[];
@@ -86,14 +87,14 @@ const WORTH_NAMING = 0.1;
 export function planFor(book: Book, trip: Trip | null): Plan {
   const next = trip ? { ...asPlanned(trip), items: null } : book.next;
   const ahead: Book = { ...book, next };
-  const judgements = judgeAll(survey(ahead)).filter(({ case: { standing } }) => standing !== "gone");
+  const kit = kitOf(ahead);
+  const things = kit.things.filter(({ case: { standing } }) => standing !== "gone");
   const picks: Readonly<Record<string, Moved>> = trip?.picks ?? {};
-  const beds = bedFor(ahead, trip?.foreseen.low ?? null);
+  const beds = bedFor(kit, trip?.foreseen.low ?? null);
   const fuel = fuelFor(ahead);
   const places = keptTogether(
-    judgements.map((judgement) => placeOf(judgement, { ahead, beds, fuel, judgements })),
-    kitJobs(next, trip?.offers),
-    ahead,
+    things.map((advice) => placeOf(advice, { ahead, beds, fuel, things })),
+    kitJobs(next),
   );
   const goes = new Set(places.filter(({ column }) => column !== "leave").map(({ item }) => item.id));
   // What a thing that goes can't do without goes too.
@@ -107,7 +108,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
   const lines = places.map((line): PlanLine => {
     const leaning = leaned.get(line.item.id);
     const own = leaning
-      ? readied(line.judgement, { ...line, why: { is: "leans on it", other: leaning } })
+      ? readied(line.advice, { ...line, why: { is: "leans on it", other: leaning } })
       : line;
     const moved = picks[line.item.id];
     if (!moved) return own;
@@ -116,18 +117,18 @@ export function planFor(book: Book, trip: Trip | null): Plan {
     if (isThere) return own;
     return moved === "leave"
       ? { ...own, column: "leave", why: { is: "moved" } }
-      : { ...readied(own.judgement, { ...own, why: { is: "moved" } }), own: own.column };
+      : { ...readied(own.advice, { ...own, why: { is: "moved" } }), own: own.column };
   });
   const along = lines.filter(({ column }) => column === "take" || column === "not ready");
   const last = book.outings.at(-1);
   const lastItems = last ? book.tripOf(last).carries.flatMap(({ item }) => book.item(item) ?? []) : [];
   return {
     next,
-    book: ahead,
+    kit,
     lines,
-    gaps: gapsIn(judgements, ({ case: { item } }) => along.some((line) => line.item === item), trip?.offers),
+    gaps: gapsIn(things, ({ case: { item } }) => along.some((line) => line.item === item), next.offers),
     short: shortIn(along, ahead),
-    toAdd: additions(ahead, judgements),
+    toAdd: kit.toAdd,
     wearingOut: wearingOut(along, next),
     load: loadOf(along.map(({ item }) => item)),
     lastLoad: last ? loadOf(lastItems) : null,
@@ -145,20 +146,20 @@ export function planFor(book: Book, trip: Trip | null): Plan {
  * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where all that does a job of
  * the kit would stay at home, the one that was used last, the lightest of those, goes after all.
  */
-function keptTogether(places: readonly PlanLine[], jobs: readonly Job[], book: Book): PlanLine[] {
+function keptTogether(places: readonly PlanLine[], jobs: readonly Job[]): PlanLine[] {
   const back = new Map<FullItem, Job>();
   const goes = ({ item, column }: PlanLine) => column === "take" || column === "not ready" || back.has(item);
   for (const job of jobs) {
     const doing = places.filter(({ item }) => item.jobs.includes(job));
     if (doing.some(goes)) continue;
     const [first] = doing.toSorted(
-      (a, b) => lastUse(b.item, book) - lastUse(a.item, book) || gramsOf(a.item) - gramsOf(b.item),
+      (a, b) => lastUse(b.advice) - lastUse(a.advice) || gramsOf(a.item) - gramsOf(b.item),
     );
     if (first) back.set(first.item, job);
   }
   return places.map((line) => {
     const job = back.get(line.item);
-    return job ? readied(line.judgement, { ...line, why: { is: "last of its job", job } }) : line;
+    return job ? readied(line.advice, { ...line, why: { is: "last of its job", job } }) : line;
   });
 }
 
@@ -175,21 +176,19 @@ interface Around {
   /** The bed to take, by itself; null where there is none. */
   readonly beds: FullItem | null;
   readonly fuel: ReadonlySet<ItemId>;
-  readonly judgements: readonly Judgement[];
+  readonly things: readonly Advice[];
 }
 
 /** The lightest bed that keeps a cold night unlikely, else the warmest; where no low is foreseen, the one slept in last. */
-function bedFor(book: Book, low: number | null): FullItem | null {
-  const owned = sleepOf(book).filter(({ bed }) => bed.state === "active");
-  const lastUsed = owned.toSorted((a, b) => lastUse(b.bed, book) - lastUse(a.bed, book))[0];
+function bedFor(kit: Kit, low: number | null): FullItem | null {
+  const owned = sleepOf(kit.book).filter(({ bed }) => bed.state === "active");
+  const used = ({ bed }: (typeof owned)[number]) => lastUse(kit.of(bed.id)!);
+  const lastUsed = owned.toSorted((a, b) => used(b) - used(a))[0];
   if (low === null || !lastUsed) return lastUsed?.bed ?? null;
   const warm = owned.filter(({ plain }) => plain.coldAt(low) <= COLD_CHANCE);
   const lightest = warm.toSorted((a, b) => gramsOf(a.bed) - gramsOf(b.bed))[0];
   return (lightest ?? owned.toSorted((a, b) => a.plain.median - b.plain.median)[0])!.bed;
 }
-
-const lastUse = ({ id }: FullItem, { carriedOf }: Book) =>
-  carriedOf(id).findLast(({ mark }) => mark?.use === "used")?.outing.n ?? -1;
 
 /** The canisters that hold enough, where their weights tell; else whatever fuel there is goes. */
 function fuelFor(book: Book): ReadonlySet<ItemId> {
@@ -210,15 +209,14 @@ function fuelFor(book: Book): ReadonlySet<ItemId> {
 /** Jobs that one thing does at a time, each for its season or ground. */
 const ONE_AT_A_TIME: readonly Job[] = ["shelter", "pad", "walk", "carry"];
 
-function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around): PlanLine {
-  const { case: one, verdicts } = judgement;
+function placeOf(advice: Advice, { ahead, beds, fuel, things }: Around): PlanLine {
+  const { case: one, verdicts, leaves, call, chance } = advice;
   const { item } = one;
-  const call = callOn(item, ahead.next, ahead);
-  const chance = chanceOfUse(one, call);
-  const put = (column: Column, why: Why): PlanLine => ({ item, judgement, column, why, chance, own: column });
-  const go = (why: Why): PlanLine => readied(judgement, put("take", why));
-  const lead = verdicts[0];
-  const ruled = verdicts.find(({ ruling }) => ruling?.decision === "agree" && leavesHome(ruling.verb));
+  const put = (column: Column, why: Why): PlanLine => ({ item, advice, column, why, chance, own: column });
+  const go = (why: Why): PlanLine => readied(advice, put("take", why));
+  const ruled = verdicts.find(
+    ({ ruling, verb }) => ruling?.decision === "agree" && VERBS[verb].leaves === "unless called",
+  );
   if (isBed(item.kind) && beds)
     return item === beds
       ? go({ is: "earns its place" })
@@ -227,26 +225,22 @@ function placeOf(judgement: Judgement, { ahead, beds, fuel, judgements }: Around
     return fuel.has(item.id) ? go({ is: "earns its place" }) : put("leave", { is: "at home" });
   if (one.standing === "at home")
     return wantedAfterAll(one, ahead) ? go({ is: "wanted" }) : put("leave", { is: "at home" });
-  // A leaning is not followed before its owner agrees.
-  const isAgreed = lead.ruling?.decision === "agree";
-  if (leavesForGood(lead.verb) && (isAgreed || lead.sureness !== "leaning"))
-    return put("leave", { is: "verdict", verdict: lead });
-  const rival = rivalOf(one, judgements, ahead);
+  if (leavesForGood(advice)) return put("leave", { is: "verdict", verdict: leaves! });
+  const rival = rivalOf(advice, things);
   if (rival) return put("leave", { is: "another goes", other: rival });
-  const only = lead.verb === "bring only when" && lead.sureness !== "leaning" ? lead : null;
-  if (only?.when?.caller || only?.reason === "your word") {
-    const holds = whenHolds(only.when!, ahead.next);
-    if (holds === false) return put("leave", { is: "verdict", verdict: only });
-    if (holds === null) return put("take if", { is: "might be called", triggers: weatherOf(only.when!) });
-    return go(whyTaken(one, call, chance));
+  if (leaves?.when?.caller || leaves?.reason === "your word") {
+    const holds = whenHolds(leaves.when!, ahead.next);
+    if (holds === false) return put("leave", { is: "verdict", verdict: leaves });
+    if (holds === null) return put("take if", { is: "might be called", triggers: weatherOf(leaves.when!) });
+    return go(whyTaken(advice));
   }
-  const seasonal =
-    lead.verb === "bring only when" || ruled?.verb === "bring only when" || item.rules.seasonal;
+  const [lead] = verdicts;
+  const seasonal = VERBS[lead.verb].leaves === "unless called" || ruled !== undefined || item.rules.seasonal;
   if (seasonal && call.is === "not called")
     return put("leave", { is: "not called", triggers: call.triggers });
   if (seasonal && call.is === "unknown")
     return put("take if", { is: "might be called", triggers: call.triggers });
-  return go(leavesForGood(lead.verb) ? { is: "verdict", verdict: lead } : whyTaken(one, call, chance));
+  return go(VERBS[lead.verb].leaves === "for good" ? { is: "verdict", verdict: lead } : whyTaken(advice));
 }
 
 const weatherOf = ({ triggers, caller }: When) => (caller ? [caller.trigger] : triggers);
@@ -256,19 +250,20 @@ const wantedAfterAll = ({ item, use }: Case, { missedOf }: Book) =>
   use.missed.length > 0 || missedOf(item.id).length > 0;
 
 /** Another that does the same job, and went last: two pairs of shoes are not walked in at once. */
-function rivalOf({ item, marked }: Case, judgements: readonly Judgement[], book: Book): FullItem | null {
+function rivalOf(advice: Advice, things: readonly Advice[]): FullItem | null {
+  const { item, marked } = advice.case;
   const job = ONE_AT_A_TIME.find((each) => item.jobs[0] === each);
-  if (!job) return superseded(item, marked, judgements);
-  const others = judgements
-    .map(({ case: other }) => other)
+  if (!job) return superseded(item, marked, things);
+  const others = things
     .filter(
       (other) =>
-        other.item !== item &&
-        other.item.jobs[0] === job &&
-        other.item.stow === item.stow &&
-        other.standing === "active" &&
-        lastUse(other.item, book) > lastUse(item, book),
-    );
+        other.case.item !== item &&
+        other.case.item.jobs[0] === job &&
+        other.case.item.stow === item.stow &&
+        other.case.standing === "active" &&
+        lastUse(other) > lastUse(advice),
+    )
+    .map(({ case: other }) => other);
   // What mostly went along with it is no rival but a companion.
   const rival = others.find(
     (other) =>
@@ -282,13 +277,9 @@ function rivalOf({ item, marked }: Case, judgements: readonly Judgement[], book:
 const WITHOUT_IT = 2;
 
 /** Another of its kind that has gone in its place since: the torch that was bought after it. */
-function superseded(
-  item: FullItem,
-  marked: Case["marked"],
-  judgements: readonly Judgement[],
-): FullItem | null {
+function superseded(item: FullItem, marked: Case["marked"], things: readonly Advice[]): FullItem | null {
   const last = marked.at(-1)?.outing.n ?? Infinity;
-  const by = judgements.find(
+  const by = things.find(
     ({ case: other }) =>
       other.item !== item &&
       other.item.kind === item.kind &&
@@ -300,7 +291,7 @@ function superseded(
   return by?.case.item ?? null;
 }
 
-function whyTaken(one: Case, call: Call, chance: number): Why {
+function whyTaken({ case: one, call, chance }: Advice): Why {
   if (one.item.cover) return { is: "cover" };
   const told = call.triggers.filter((trigger) => !isUnavoidable(trigger));
   if (call.is === "called" && told.length > 0) return { is: "called", triggers: told };
@@ -311,13 +302,13 @@ function whyTaken(one: Case, call: Call, chance: number): Why {
 }
 
 /** A thing that goes is not ready while something is to be done about it first. */
-function readied(judgement: Judgement, line: PlanLine): PlanLine {
-  const todo = firstToDo(judgement);
+function readied(advice: Advice, line: PlanLine): PlanLine {
+  const { first } = advice;
   const { lentTo } = line.item;
   if (lentTo !== null)
     return { ...line, column: "not ready", own: "not ready", why: { is: "lent", to: lentTo } };
-  return todo
-    ? { ...line, column: "not ready", own: "not ready", why: { is: "verdict", verdict: todo } }
+  return first
+    ? { ...line, column: "not ready", own: "not ready", why: { is: "verdict", verdict: first } }
     : { ...line, column: "take", own: "take" };
 }
 
@@ -327,13 +318,13 @@ function shortIn(along: readonly PlanLine[], book: Book): Short[] {
   const wantsCable = chargeable !== undefined && !along.some(({ item }) => item.kind === "cable");
   const fewer = fewerThanUsed(along, book);
   const hasFuel = along.some(({ item }) => item.jobs.includes("fuel"));
-  return along.flatMap(({ item, judgement }): Short[] => {
+  return along.flatMap(({ item, advice }): Short[] => {
     const shorts: Short[] = fewer.filter((short) => short.item === item);
     if (wantsCable && item === chargeable.item && book.next.nights > 1)
       shorts.push({ what: "no cable", item, needs: null, pieces: 0 });
     if (item.kind === "stove" && !hasFuel && book.next.nights > 0)
       shorts.push({ what: "no fuel", item, needs: null, pieces: 0 });
-    const { piecesOut } = judgement.case.history;
+    const { piecesOut } = advice.case.history;
     if (piecesOut > 0) shorts.push({ what: "pieces", item, needs: null, pieces: piecesOut });
     for (const need of item.needs)
       if (!goes.has(need)) shorts.push({ what: "needs", item, needs: book.item(need) ?? null, pieces: 0 });
@@ -373,7 +364,7 @@ const usedOf = (kind: string, { carries }: Trip, book: Book) =>
 function wearingOut(along: readonly PlanLine[], next: NextOuting): WearingOut[] {
   return along
     .flatMap((line): WearingOut[] => {
-      const { left } = line.judgement.case;
+      const { left } = line.advice.case;
       if (!left || left.nextTrip <= 0 || left.givesOut < WORTH_NAMING) return [];
       const half = Math.min(left.nextTrip, left.leftAt(1 - left.givesOut / 2));
       return [{ line, chance: left.givesOut, metres: (next.metres * half) / left.nextTrip }];

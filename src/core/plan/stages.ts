@@ -5,7 +5,7 @@ import type { LegId, Trip } from "../model";
 import { isUnavoidable } from "../trade/triggers";
 import { ENOUGH, supplyUses } from "../weighin/supplies";
 import { countsAs } from "../weighin/weigh-in";
-import { callOn } from "./foresee";
+import { callOn } from "../advice/foresee";
 import type { Plan, PlanLine } from "./plan";
 
 /** A leg of the trip ahead, and what is carried where it begins. */
@@ -40,7 +40,8 @@ const WORTH_POSTING = 5_000_000;
 /** Each leg of a trip to come with its load, as things are sent on and home where `some` says so. */
 export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): Stage[] {
   const ends = endsOf(trip.legs);
-  const { next, book } = plan;
+  const { next } = plan;
+  const { book } = plan.kit;
   const uses = supplyUses(book);
   const enoughOf = (sort: string, over: string, unit: string) =>
     uses
@@ -84,15 +85,15 @@ export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
   return plan.lines
     .filter(({ column }) => column === "take" || column === "not ready")
     .flatMap((line): OnSomeLegs[] => {
-      const { item, judgement } = line;
+      const { item, advice } = line;
       if (item.triggers.some(isUnavoidable)) return [];
-      if (essentialJobs(judgement.case).some((job) => job !== "traction")) return [];
+      if (essentialJobs(advice.case).some((job) => job !== "traction")) return [];
       const legs = trip.legs.flatMap(({ id }, n) => {
         const strength = (trigger: (typeof item.triggers)[number]) => strengthOn(trip, [id], trigger);
         const call = callOn(
           item,
           { nights: plan.next.stretches[n]!.share * plan.next.nights, strength },
-          plan.book,
+          plan.kit.book,
         );
         return call.is === "not called" ? [] : [n];
       });

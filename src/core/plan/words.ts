@@ -1,6 +1,6 @@
 import type { PlanLine, Short, WearingOut } from "./plan";
 import type { OnSomeLegs } from "./stages";
-import type { Gap } from "./trust";
+import type { Gap } from "../advice/trust";
 import {
   capital,
   count,
@@ -12,18 +12,18 @@ import {
   type Units,
 } from "../units/speak";
 import { says } from "../say/says";
-import { sayTriggers, theThing } from "../say/words";
+import { nameOfJob, sayTriggers, theThing } from "../say/words";
 
 /** Why a thing stands where it does, in a few words. */
-export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
+export function sayWhy({ why, item, advice, chance }: PlanLine): string {
   switch (why.is) {
     case "moved":
       return "Your word.";
     case "at home":
-      return judgement.case.marked.length ? "Enough without it." : "Never taken along yet.";
+      return advice.case.marked.length ? "Enough without it." : "Never taken along yet.";
     case "earns its place":
       // What is used on most trips needs no word, forty times down the page.
-      return chance >= OFTEN ? "" : `${capital(usedAs(judgement, chance))}.`;
+      return chance >= OFTEN ? "" : `${capital(usedAs(advice, chance))}.`;
     case "cover":
       return "Cover: in the hope of not needing it.";
     case "essential":
@@ -33,13 +33,13 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
     case "lent":
       return `${why.to} has it: get it back.`;
     case "verdict":
-      return says(judgement.case, why.verdict);
+      return says(advice.case, why.verdict);
     case "not called":
       return `No ${sayTriggers(why.triggers.slice(0, 2))} expected.`;
     case "might be called":
-      return `If you expect ${sayTriggers(why.triggers)}; ${usedAs(judgement, chance)}.`;
+      return `If you expect ${sayTriggers(why.triggers)}; ${usedAs(advice, chance)}.`;
     case "called":
-      return `For ${sayTriggers(why.triggers.slice(0, 2), "and")}; ${usedAs(judgement, chance)}.`;
+      return `For ${sayTriggers(why.triggers.slice(0, 2), "and")}; ${usedAs(advice, chance)}.`;
     case "for other nights":
       return `${why.other.name} is the one for these nights.`;
     case "another goes":
@@ -54,7 +54,7 @@ export function sayWhy({ why, item, judgement, chance }: PlanLine): string {
 const OFTEN = 0.75;
 
 /** History is told as history, and a guess as a guess: what was never used is not told as used so often. */
-const usedAs = ({ case: { totals } }: PlanLine["judgement"], chance: number) =>
+const usedAs = ({ case: { totals } }: PlanLine["advice"], chance: number) =>
   totals.used.trips > 0 ? `used ${oneIn(chance)}` : `perhaps ${oneIn(chance)}, and not asked for yet`;
 
 /** A chance in plain words: "on nearly every such trip", "on one such trip in three". */
@@ -66,29 +66,12 @@ function oneIn(chance: number): string {
   return "on next to no such trip";
 }
 
-const JOB_WORDS: Readonly<Partial<Record<Gap["job"], string>>> = {
-  shelter: "shelter for the night",
-  pad: "pad to lie on",
-  traction: "grip for ice",
-  "first aid": "first-aid kit",
-  "sleep warm": "way to sleep warm",
-  "stay warm": "way to stay warm",
-  "stay dry": "way to stay dry",
-  "treat water": "way to treat water",
-  fire: "way to make fire",
-  light: "light",
-  "find the way": "way to find the way",
-  "call for help": "way to call for help",
-};
-
-const nameOfJob = (job: Gap["job"]) => JOB_WORDS[job] ?? `thing for “${job}”`;
-
 /** The sentence that stands first: "No trusted way to treat water: …". */
 export function sayGap({ job, doubted }: Gap): string {
-  const why = ({ judgement, first }: Gap["doubted"][number]) =>
-    first ? says(judgement.case, first) : `${judgement.case.item.lentTo} has it`;
+  const why = ({ advice, first }: Gap["doubted"][number]) =>
+    first ? says(advice.case, first) : `${advice.case.item.lentTo} has it`;
   return `No trusted ${nameOfJob(job)}: ${doubted
-    .map((one) => `${theThing(one.judgement.case.item)} (${why(one).split(/\.(?: |$)/)[0]})`)
+    .map((one) => `${theThing(one.advice.case.item)} (${why(one).split(/\.(?: |$)/)[0]})`)
     .join("; ")}.`;
 }
 
@@ -98,7 +81,7 @@ export const sayGapsInShort = (gaps: readonly Gap[]) =>
     listWords(
       gaps.map(
         ({ job, doubted }) =>
-          `no trusted ${nameOfJob(job)} (${listWords(doubted.map(({ judgement }) => theThing(judgement.case.item)))})`,
+          `no trusted ${nameOfJob(job)} (${listWords(doubted.map(({ advice }) => theThing(advice.case.item)))})`,
       ),
     ),
   );

@@ -7,7 +7,8 @@ import type { Trigger } from "../model";
 import { JOB_RULES, RANK, SEASON_JOBS } from "../trade/jobs";
 import { isForeseen, isWeatherToCome } from "../trade/triggers";
 import { callerAmong, hasSeason, isMildLayer, isOutOfSeason } from "./drop";
-import { found, type Finding, type Rule, type Sureness } from "./finding";
+import type { Sureness } from "../model";
+import { found, type Finding, type Rule } from "./finding";
 import { lastTelling, said, speaks, surenessOf } from "./sureness";
 
 export const foreseenOf = ({ item }: Case): Trigger[] => item.triggers.filter(isForeseen);

@@ -7,7 +7,8 @@ import { isCritical, lastOuting, usedInstead, type Case } from "../decide/case";
 import { essentialJobs, isSpared, isSurplus, isTooLight, mayStayHome } from "../decide/law";
 import { DOUBLED_JOBS, RANK } from "../trade/jobs";
 import { isForeseen, isUnavoidable } from "../trade/triggers";
-import { found, type Finding, type Rule, type Sureness } from "./finding";
+import type { Sureness } from "../model";
+import { found, type Finding, type Rule } from "./finding";
 import { lastTelling, said, speaks, surenessOf, urgencyBy } from "./sureness";
 
 /**

@@ -9,21 +9,17 @@ import type {
   Complaint,
   Job,
   OwnerCall,
+  Sureness,
   Symptom,
   Trigger,
   TripId,
+  Urgency,
   Verb,
   WearUnit,
   WhyUnused,
 } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
-
-export const URGENCIES = ["now", "before next trip", "when convenient", "watch"] as const;
-export type Urgency = (typeof URGENCIES)[number];
-
-/** One telling of the owner's is a leaning; it grows as chances add up. */
-export type Sureness = "leaning" | "perhaps" | "likely" | "sure";
 
 /** What has to be kept in mind, by its name; the words are in `say/cautions.ts`. */
 export type Caution =
@@ -183,6 +179,7 @@ export interface ReasonFacts {
     readonly times: number;
     readonly of: number;
   };
+  "last of its job": { readonly job: Job; readonly others: readonly FullItem[] };
   "no marks yet": object;
   "at home": object;
   "your ruling": { readonly reason: string };

@@ -1,11 +1,7 @@
-import type { ItemId, Ruling, Verb } from "../model";
+import type { Ruling } from "../model";
 import type { Case } from "../decide/case";
 import type { Finding } from "./finding";
 import { isLaw } from "./law-reasons";
-
-/** What is ruled on: a verdict on a thing, by the reason it gave, or something to add. */
-export type RuledOn =
-  { readonly item: ItemId; readonly verb: Verb; readonly ground: string } | { readonly what: string };
 
 /** Wear added since a ruling, as a share of the wear then, that is news about a thing wearing out. Common practice, no source. */
 const NEWLY_WORN = 0.25;

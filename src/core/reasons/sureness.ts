@@ -1,7 +1,7 @@
 import type { Told } from "../belief/telling";
 import { isCritical, type Case } from "../decide/case";
 import { RANK } from "../trade/jobs";
-import type { Sureness, Urgency } from "./finding";
+import type { Sureness, Urgency } from "../model";
 
 /** Chances from which a telling is more than a leaning. Common practice, no source. */
 const STEPS: readonly (readonly [chances: number, sureness: Sureness])[] = [

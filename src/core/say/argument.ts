@@ -5,10 +5,10 @@ import { chanceQuantile, meanChance } from "../belief/use-chance";
 import type { Book } from "../ledger/book";
 import { tripsOf } from "../ledger/history";
 import type { TripId } from "../model";
-import { usedInstead, lastOuting, type Survey } from "../decide/case";
-import { nearestFlip } from "../reasons/flip";
-import type { Addition } from "../reasons/add";
-import type { Judgement, Verdict } from "../reasons/judge";
+import { usedInstead, lastOuting } from "../decide/case";
+import { nearestFlip } from "../advice/flip";
+import type { Addition } from "../advice/add";
+import type { Advice, Verdict } from "../advice/advise";
 import type { FullItem } from "../trade/full-item";
 import { count, percent, sayDay, sayDeadWeight, type Units } from "../units/speak";
 import { sayFlip } from "./flip";
@@ -57,22 +57,22 @@ export interface Argument {
 }
 
 /** Puts the argument together. Asking what would change it judges the item some dozens of times, so it is done for one verdict at a time. */
-export function argue(judgement: Judgement, verdict: Verdict, surveyed: Survey): Argument {
-  const { case: one } = judgement;
+export function argue(advice: Advice, verdict: Verdict): Argument {
+  const { case: one } = advice;
   const { item, book, left, school, worth, tripChance } = one;
   const outing = lastOuting(one);
   const standIn = outing && usedInstead(one, outing);
   return {
     rule: RULE_WORDS[verdict.reason],
-    evidence: namedTrips(evidenceOf(judgement, verdict), book),
-    wanted: sayWanted(judgement),
-    worn: left ? sayWorn(left, judgement) : [],
+    evidence: namedTrips(evidenceOf(advice, verdict), book),
+    wanted: sayWanted(advice),
+    worn: left ? sayWorn(left, advice) : [],
     worth:
       worth === null
         ? null
         : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and ${sayCost[item.consequence]} to lack${standIn ? `, though ${theThing(standIn)} was used as well` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
     school: `${school.name}: ${school.motto}`,
-    flip: sayFlip(nearestFlip(judgement, verdict, surveyed)),
+    flip: sayFlip(nearestFlip(advice, verdict)),
     life: left && lifeCurves(item, left, book.settings.units, sayLeft(left, item.wears, book.settings.units)),
   };
 }
@@ -95,7 +95,7 @@ export function argueToAdd(addition: Addition, book: Book): Argument {
 }
 
 /** The facts that a verdict rests on, and the trips they come from. */
-export function evidenceOf({ case: one }: Judgement, verdict: Verdict): Evidence[] {
+export function evidenceOf({ case: one }: Advice, verdict: Verdict): Evidence[] {
   const { history, totals, book, item, marked } = one;
   const { units, currency } = book.settings;
   const paid = history.repairs.filter(({ cost }) => cost > 0);
@@ -137,7 +137,7 @@ function namedTrips(evidence: readonly Evidence[], { outings }: Book): Argument[
   }));
 }
 
-function sayWanted({ case: { use, school, book, marked } }: Judgement): string | null {
+function sayWanted({ case: { use, school, book, marked } }: Advice): string | null {
   if (marked.length === 0) return null;
   const called = use.calledTrips.length;
   const idle = use.uncalledTrips.length
@@ -152,7 +152,7 @@ function sayWanted({ case: { use, school, book, marked } }: Judgement): string |
 
 const round = (chances: number) => Math.round(chances * 10) / 10;
 
-function sayWorn(left: Left, { case: one }: Judgement): string[] {
+function sayWorn(left: Left, { case: one }: Advice): string[] {
   const { item, book, kind } = one;
   const { units } = book.settings;
   const over = Math.round(wornOutOf(left.lives));

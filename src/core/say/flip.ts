@@ -1,4 +1,4 @@
-import type { Flip, Supposition } from "../reasons/flip";
+import type { Flip, Supposition } from "../advice/flip";
 import type { EntryWhat } from "../model";
 import { count, inWords } from "../units/speak";
 import { sayTriggers } from "./words";

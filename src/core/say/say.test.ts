@@ -6,8 +6,8 @@ import { openBook } from "../ledger/book";
 import { endsOf } from "../ledger/stretches";
 import { Leg, Mark } from "../model";
 import { found, type Finding, type Reason, type ReasonFacts } from "../reasons/finding";
-import type { Supposition } from "../reasons/flip";
-import { judge } from "../reasons/judge";
+import type { Supposition } from "../advice/flip";
+import { kitOf } from "../advice/kit";
 import { sayFlip } from "./flip";
 import { happenedOn, legName, sayMark } from "./mark";
 import { sayMoney } from "./money";
@@ -260,9 +260,9 @@ test("of any history, in any units: whole sentences, with nothing of the machine
       const log = logOf({ ...file, settings: { units } });
       const book = openBook(log, TODAY);
       const notes = new Set(log.trips.flatMap(({ carries }) => carries.map(({ mark }) => mark?.note.trim())));
-      for (const judgement of judge(book))
-        for (const verdict of judgement.verdicts) {
-          const sentence = plain(says(judgement.case, verdict));
+      for (const advice of kitOf(book).things)
+        for (const verdict of advice.verdicts) {
+          const sentence = plain(says(advice.case, verdict));
           // What its owner wrote is quoted as it is.
           if ([...notes].some((note) => note && sentence.includes(note))) continue;
           expect(sentence).toMatch(/^[^a-z].*[.”]$/);

@@ -1,5 +1,5 @@
 import type { Book } from "../ledger/book";
-import type { Addition } from "../reasons/add";
+import type { Addition } from "../advice/add";
 import type { Finding } from "../reasons/finding";
 import { onTrips, theThing } from "./words";
 import { capital, times } from "../units/speak";

@@ -19,6 +19,7 @@ import {
 } from "../units/speak";
 import {
   betterThan,
+  nameOfJob,
   complaintWords,
   onTrips,
   quoted,
@@ -34,7 +35,8 @@ import {
   symptomWords,
   theThing,
 } from "./words";
-import { VERBS } from "../reasons/verbs";
+import type { FullItem } from "../trade/full-item";
+import { VERBS } from "../trade/verbs";
 
 /** What a sentence is made from beside its own facts. */
 interface Told {
@@ -51,12 +53,16 @@ type Say<R extends Reason> = (facts: ReasonFacts[R], told: Told) => string;
 type OfAThing = Exclude<Reason, "missed" | "take it along" | "nothing does it">;
 
 /** One sentence or two of plain evidence, then the advice. */
-export function says(one: Case, finding: Finding): string {
+export function says(one: Case, finding: Finding & { readonly keeps?: FullItem }): string {
   const { settings } = one.book;
   const told = { one, finding, book: one.book, units: settings.units, currency: settings.currency };
   const say = SENTENCES[finding.reason as OfAThing] as Say<Reason>;
-  return `${say(finding.facts, told)}${ofAnother(one, finding)}`;
+  return `${say(finding.facts, told)}${notBoth(finding)}${ofAnother(one, finding)}`;
 }
+
+/** Where either may go and not both: which stays. */
+const notBoth = ({ keeps }: { readonly keeps?: FullItem }) =>
+  keeps ? ` One of the two stays: ${theThing(keeps)}, used last.` : "";
 
 /** What went wrong with a borrowed thing is its owner's to hear. */
 const ofAnother = ({ item: { owner } }: Case, { verb, done }: Finding) =>
@@ -362,6 +368,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const what = complaints.length ? complaintWords(complaints) : "complained of";
     return `Used on ${count(of, "trip")}, and ${what} ${times(n)}. Keep it; said again, it is one to swap.`;
   },
+  "last of its job": ({ job, others }) =>
+    others.length === 0
+      ? `By itself it might go, but nothing else you take is a ${nameOfJob(job)}. It stays.`
+      : `By itself it might go, and so might ${listWords(others.map(theThing), "and")}: one of them has to be the ${nameOfJob(job)}. This one was used last: it stays.`,
   "no marks yet": () => "No marks yet. Take it, and see.",
   "at home": () => "On your shelf, and never taken along yet. At home.",
   "your ruling": ({ reason }) =>

@@ -3,7 +3,7 @@ import type { Left } from "../belief/life";
 import type { Book } from "../ledger/book";
 import type { Departure } from "../ledger/history";
 import type { Incident } from "../ledger/history";
-import type { Complaint, Consequence, ServiceUnit, Symptom, Trigger, TripId, WearUnit } from "../model";
+import type { Complaint, Consequence, Job, ServiceUnit, Symptom, Trigger, TripId, WearUnit } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
@@ -129,3 +129,21 @@ export const sayCaller = ({ trigger, at, without }: Caller) =>
 /** "rain or wind"; null where nothing calls. */
 export const sayTriggers = (triggers: readonly Trigger[], last: "or" | "and" = "or") =>
   listWords(triggers.slice(0, 3).map(sayTrigger), last);
+
+const JOB_WORDS: Readonly<Partial<Record<Job, string>>> = {
+  shelter: "shelter for the night",
+  pad: "pad to lie on",
+  traction: "grip for ice",
+  "first aid": "first-aid kit",
+  "sleep warm": "way to sleep warm",
+  "stay warm": "way to stay warm",
+  "stay dry": "way to stay dry",
+  "treat water": "way to treat water",
+  fire: "way to make fire",
+  light: "light",
+  "find the way": "way to find the way",
+  "call for help": "way to call for help",
+};
+
+/** What does a job, as a noun: "a way to stay warm". */
+export const nameOfJob = (job: Job) => JOB_WORDS[job] ?? `thing for “${job}”`;

@@ -1,9 +1,9 @@
-import { survey } from "../decide/case";
 import { openBook } from "../ledger/book";
 import type { Log, Mark, Trip } from "../model";
-import { judgeAll } from "../reasons/judge";
+import { leavesForGood } from "../advice/advise";
+import { kitOf } from "../advice/kit";
 import { inPlain } from "../trade/names";
-import { VERBS, leavesForGood } from "../reasons/verbs";
+import { VERBS } from "../trade/verbs";
 
 /** A chance that was said, and whether it happened. */
 interface Said {
@@ -111,22 +111,22 @@ export function lookBack(log: Log, trip: Trip): LookBack {
   const counts = { ...NOTHING };
   const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
   const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
-  for (const { case: one, verdicts } of judgeAll(survey(openBook(asOf(log, trip), trip.starts)))) {
+  for (const advice of kitOf(openBook(asOf(log, trip), trip.starts)).things) {
+    const { case: one, asks } = advice;
     const mark = marks.get(one.item.id);
-    const [lead] = verdicts;
-    const leaves = leavesForGood(lead.verb) && lead.sureness !== "leaning" && !lead.done;
+    const isLeft = leavesForGood(advice);
     if (mark) {
       if (one.left && one.left.nextTrip > 0)
         said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
-      const isFlagged = VERBS[lead.verb].warns && lead.urgency !== "watch";
+      const isFlagged = asks.some(({ verb, urgency }) => VERBS[verb].warns && urgency !== "watch");
       const went = Number(mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark));
       counts[isFlagged ? "flagged" : "unflagged"] += 1;
       counts[isFlagged ? "flaggedFailed" : "unflaggedFailed"] += went;
-      if (leaves) {
+      if (isLeft) {
         counts.leftTaken += 1;
         counts.leftUsed += Number(mark.use === "used");
       }
-    } else if (leaves && one.standing === "active") {
+    } else if (isLeft && one.standing === "active") {
       counts.left += 1;
       counts.leftMissed += Number(missed.has(inPlain(one.item.name)));
     }

@@ -2,15 +2,13 @@ import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { argue } from "../say/argument";
-import { survey } from "../decide/case";
-import { judgeAll } from "../reasons/judge";
+import { kitOf } from "../advice/kit";
 import { packWorth } from "./pack-worth";
 
 const TODAY = "2026-11-24";
 const open = (file: object) => {
-  const surveyed = survey(openBook(logOf(file), TODAY));
-  const judgements = judgeAll(surveyed);
-  return { surveyed, judgements, pack: packWorth(surveyed.book, judgements) };
+  const kit = kitOf(openBook(logOf(file), TODAY));
+  return { kit, pack: packWorth(kit) };
 };
 
 /** Four trips of 50 km and 1000 m of ascent with a tent, a chair never used, a liked mug, a camera, and a bug net where there are none. */
@@ -82,9 +80,8 @@ describe("the pack by worth", () => {
 
 describe("the whole argument", () => {
   const argued = (file: object, id: string) => {
-    const { surveyed, judgements } = open(file);
-    const judgement = judgements.find(({ case: { item } }) => item.id === id)!;
-    return argue(judgement, judgement.verdicts[0], surveyed);
+    const advice = open(file).kit.things.find(({ case: { item } }) => item.id === id)!;
+    return argue(advice, advice.verdicts[0]);
   };
 
   test("its curves fall from 1, today stands on the wear so far, the next trip's end after it, the owner's own as steps", () => {

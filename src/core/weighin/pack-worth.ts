@@ -1,8 +1,9 @@
 import type { Case } from "../decide/case";
-import { partOf, type Book } from "../ledger/book";
+import { partOf } from "../ledger/book";
 import type { Outing } from "../ledger/outing";
-import type { Judgement, Verdict } from "../reasons/judge";
-import { leavesHome } from "../reasons/verbs";
+import type { Advice } from "../advice/advise";
+import { whenHolds } from "../advice/foresee";
+import type { Kit } from "../advice/kit";
 import { walkingKilocalories } from "./load-energy";
 
 /** A thing of the last pack with its worth for its weight. */
@@ -29,25 +30,23 @@ export interface PackWorth {
 /** Body weight where the owner has given none. Common practice, no source. */
 export const TYPICAL_BODY_KG = 75;
 
-/** The verdict decides, here as on the slips: what is brought only when its weather comes stays when that was not there. */
-function isLeft(lead: Verdict, outing: Outing): boolean {
-  if (!leavesHome(lead.verb) || lead.done) return false;
-  const calls = lead.when?.triggers ?? [];
-  return lead.when?.caller?.without
-    ? calls.some((trigger) => outing.calls.has(trigger))
-    : !calls.some((trigger) => outing.calls.has(trigger));
-}
+/** The advice decides, here as on the slips: what is brought only when its weather comes stays when that was not there. */
+const isLeft = ({ leaves }: Advice, { strengths }: Outing): boolean =>
+  leaves !== null &&
+  (leaves.when === undefined ||
+    whenHolds(leaves.when, { strength: (trigger) => strengths[trigger] }) !== true);
 
 /** Of the last outing's pack; null before the first. Cover, what is dangerous to lack, joys and what was not weighed are not ranked. */
-export function packWorth(book: Book, judgements: readonly Judgement[]): PackWorth | null {
+export function packWorth({ book, things }: Kit): PackWorth | null {
   const outing = book.outings.at(-1);
   if (!outing) return null;
-  const along = judgements.filter(({ case: { marked } }) => marked.at(-1)?.outing === outing);
+  const along = things.filter(({ case: { marked } }) => marked.at(-1)?.outing === outing);
   const ranked = along
-    .flatMap(({ case: one, verdicts }): Ranked[] => {
+    .flatMap((advice): Ranked[] => {
+      const { case: one } = advice;
       const grams = (one.item.weight?.g ?? 0) * partOf(one.marked.at(-1)!.carry);
       if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
-      return [{ one, grams, worth: one.worth, loses: isLeft(verdicts[0], outing) }];
+      return [{ one, grams, worth: one.worth, loses: isLeft(advice, outing) }];
     })
     .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
   const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);

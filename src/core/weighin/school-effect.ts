@@ -1,6 +1,5 @@
-import type { ItemId } from "../model";
-import type { Judgement } from "../reasons/judge";
-import { leavesHome } from "../reasons/verbs";
+import type { ItemId, SchoolName } from "../model";
+import { bySchool, type Kit } from "../advice/kit";
 
 /** A thing on the shelf that one school would leave at home and another would not. */
 export interface Swayed {
@@ -15,17 +14,17 @@ export interface SchoolEffect {
   readonly takes: readonly Swayed[];
 }
 
-/** Sets one school's judgement of a log beside the present one's. */
-export function schoolEffect(now: readonly Judgement[], other: readonly Judgement[]): SchoolEffect {
-  const [leftNow, leftThen] = [leftHome(now), leftHome(other)];
+/** Sets one school's advice of a log beside the present one's. */
+export function schoolEffect(kit: Kit, school: SchoolName): SchoolEffect {
+  const [leftNow, leftThen] = [leftHome(kit), leftHome(bySchool(kit, school))];
   const without = (these: ReadonlyMap<ItemId, Swayed>, those: ReadonlyMap<ItemId, Swayed>) =>
     [...these.values()].filter(({ id }) => !those.has(id)).sort((a, b) => b.grams - a.grams);
   return { leaves: without(leftThen, leftNow), takes: without(leftNow, leftThen) };
 }
 
-const leftHome = (judgements: readonly Judgement[]) =>
+const leftHome = ({ things }: Kit) =>
   new Map(
-    judgements
-      .filter(({ case: { standing }, verdicts: [lead] }) => standing !== "gone" && leavesHome(lead.verb))
+    things
+      .filter(({ leaves }) => leaves !== null)
       .map(({ case: { item } }) => [item.id, { id: item.id, name: item.name, grams: item.weight?.g ?? 0 }]),
   );

@@ -1,6 +1,6 @@
-import type { State } from "@/core/decide/case";
+import type { State } from "@/core/ledger/history";
 import type { Job, Stow, TripId, ItemId, Verb } from "@/core/model";
-import type { Urgency } from "@/core/reasons/finding";
+import type { Urgency } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import type { RulerFigures } from "../ruler";
 import type { StrokeCode } from "../stroke";

@@ -5,10 +5,9 @@ import { Sheet } from "@/ui/sheet/sheet";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { sheetOf } from "./sheet-of";
-import { leavesForGood } from "@/core/reasons/verbs";
 
 export default async function TallyPage() {
-  const { book, judgements } = await readBook();
+  const { book, kit } = await readBook();
   if (book.items.length === 0) {
     return (
       <>
@@ -38,28 +37,23 @@ export default async function TallyPage() {
     .map(book.tripOf)
     .filter(({ carries }) => carries.length > 0 && carries.every(({ mark }) => mark === null))
     .slice(-1);
-  const now = judgements.filter(
-    ({ verdicts: [lead] }) => lead.urgency === "now" && !lead.done && lead.ruling === null,
-  );
-  const spare = judgements
-    .filter(({ case: { standing }, verdicts: [lead] }) => standing === "active" && leavesForGood(lead.verb))
-    .reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0);
+  const { notOut, spare } = kit;
   return (
     <>
       <PageHead
         title="Nettle Tally"
         actions={
           <p className="flex flex-wrap items-baseline gap-x-5 text-muted">
-            {now.length > 0 && (
+            {notOut.length > 0 && (
               <Link href="/verdicts" className="hover:underline">
-                <b className="font-head text-xl text-sting">{now.length}</b> must not go out as{" "}
-                {now.length === 1 ? "it is" : "they are"}
+                <b className="font-head text-xl text-sting">{notOut.length}</b> must not go out as{" "}
+                {notOut.length === 1 ? "it is" : "they are"}
               </Link>
             )}
-            {spare > 0 && (
+            {spare.grams > 0 && (
               <Link href="/verdicts" className="hover:underline">
-                <b className="font-head text-xl text-ink">{sayMass(spare, book.settings.units)}</b> could stay
-                home
+                <b className="font-head text-xl text-ink">{sayMass(spare.grams, book.settings.units)}</b>{" "}
+                could stay home
               </Link>
             )}
           </p>
@@ -95,7 +89,7 @@ export default async function TallyPage() {
           here.
         </Empty>
       ) : (
-        <Sheet data={sheetOf(book, judgements)} />
+        <Sheet data={sheetOf(kit)} />
       )}
     </>
   );

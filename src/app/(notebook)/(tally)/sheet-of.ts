@@ -1,8 +1,8 @@
 import type { Book } from "@/core/ledger/book";
 import type { ItemId, Trigger } from "@/core/model";
 import { distanceNumber, sayMass } from "@/core/units/speak";
-import type { Left } from "@/core/belief/life";
-import type { Judgement, Verdict } from "@/core/reasons/judge";
+import type { Advice, Verdict } from "@/core/advice/advise";
+import type { Kit } from "@/core/advice/kit";
 import { sayEntry } from "@/core/say/mark";
 import { says } from "@/core/say/says";
 import { sayLeft } from "@/core/say/words";
@@ -13,8 +13,8 @@ import { strokeOf } from "@/ui/stroke-code";
 /** Weather shown over a column, the weightier first. */
 const SIGNS: readonly Trigger[] = ["snow or ice", "freezing", "rain", "heat", "bugs", "wind", "sun", "cold"];
 
-/** The sheet of all that is not retired, from one judgement each. */
-export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData {
+/** The sheet of all that is not retired, from one advice each. */
+export function sheetOf({ book, things }: Kit): SheetData {
   const { units } = book.settings;
   const column = new Map(book.outings.map(({ trip }, n) => [trip.id, n]));
   const blank = "-".repeat(book.outings.length);
@@ -32,7 +32,7 @@ export function sheetOf(book: Book, judgements: readonly Judgement[]): SheetData
         ...SIGNS.filter((sign) => trip.conditions[sign] === "some"),
       ].slice(0, 2),
     })),
-    rows: judgements
+    rows: things
       .filter(({ case: { item, marked } }) => item.state === "active" || marked.length > 0)
       .map(({ case: one, verdicts: [lead] }): SheetRow => {
         const { item, state, totals, left, worth } = one;
@@ -79,7 +79,10 @@ function seamsOf({ outings, entriesOf }: Book, item: ItemId): Record<number, str
 }
 
 /** The ruler reddens where the verdict says so, not at a line of its own. */
-const rulerOf = ({ worn, low, median, high, nextTrip }: Left, { verb }: Verdict): RulerFigures => ({
+const rulerOf = (
+  { worn, low, median, high, nextTrip }: NonNullable<Advice["case"]["left"]>,
+  { verb }: Verdict,
+): RulerFigures => ({
   worn,
   low,
   median,

@@ -1,7 +1,7 @@
 "use server";
 
 import { z } from "zod";
-import { doingOf } from "@/core/reasons/doing";
+import { doingOf } from "@/core/advice/doing";
 import { Entry, ItemId, RecordId, Task, Verb } from "@/core/model";
 import { benchOf, jobId } from "@/core/jobs/bench";
 import { fromCalendar, type FromCalendar } from "@/core/jobs/from-calendar";
@@ -37,16 +37,16 @@ export async function doJob(
       ),
     );
   }
-  const { log, judgements } = await readBook();
-  const judgement = judgements.find(({ case: { item } }) => item.id === about.data.item);
-  const verdict = judgement?.verdicts.find(
+  const { log, kit } = await readBook();
+  const advice = kit.of(about.data.item);
+  const verdict = advice?.verdicts.find(
     ({ verb, reason }) => verb === about.data.verb && reason === about.data.ground,
   );
-  if (!judgement || !verdict) return noJob;
-  const doing = doingOf(log, judgement.case, verdict);
+  if (!advice || !verdict) return noJob;
+  const doing = doingOf(log, advice.case, verdict);
   // What leaves is retired, as on its slip; what is logged is logged with what was said of it.
   if (!doing || "leaves" in doing) return done(about.data, null);
-  const { item } = judgement.case;
+  const { item } = advice.case;
   const logged = await logEntry({
     ...told.data,
     item: item.id,
@@ -98,9 +98,9 @@ export async function previewCalendar(
   if (!text.success) return refuse({ file: byField(text.error)[""]! });
   const read = await readApart("calendar", text.data);
   if (!read.ok) return refuse({ file: read.why });
-  const { book, judgements, toAdd } = await readBook();
+  const { book, kit } = await readBook();
   const tasks = await allTasks(await store());
-  const { jobs } = benchOf(book, judgements, toAdd, tasks);
+  const { jobs } = benchOf(kit, tasks);
   const preview = fromCalendar(read.days, tasks, {
     nameOf: (id) => book.items.find((item) => item.id === id)?.name,
     jobs: new Set(jobs.map(({ item, verb, verdict }) => jobId(item.id, verb, verdict.reason))),

@@ -6,7 +6,7 @@ import { useRouter } from "next/navigation";
 import { Collapsible } from "radix-ui";
 import { useState, useTransition } from "react";
 import type { ItemId, Verb } from "@/core/model";
-import type { Urgency } from "@/core/reasons/finding";
+import type { Urgency } from "@/core/model";
 import { timedReading, type Steps } from "@/core/trade/steps";
 import { parseNumber } from "@/core/units/quantity";
 import { Field } from "@/ui/field";

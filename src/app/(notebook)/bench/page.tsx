@@ -38,11 +38,11 @@ const PLACES = [
 export default async function BenchPage({ searchParams }: { searchParams: Promise<{ by?: string }> }) {
   const { by } = await searchParams;
   const view: View = VIEWS.find(([name]) => name === by)?.[0] ?? "thing";
-  const { book, judgements, toAdd } = await readBook();
+  const { book, kit } = await readBook();
   const { units, currency } = book.settings;
-  const bench = benchOf(book, judgements, toAdd, await allTasks(await store()));
+  const bench = benchOf(kit, await allTasks(await store()));
   const { jobs, tasks, buy } = bench;
-  const services = servicesAhead(book, judgements);
+  const services = servicesAhead(kit);
   const agreed = jobs.filter((job) => job.agreed).length;
   const nameOf = (id: string | null) => book.items.find((item) => item.id === id)?.name ?? null;
   const minutes = jobs.reduce((sum, { steps }) => sum + steps.minutes, 0);
@@ -233,14 +233,14 @@ function groupsOf(view: View, { jobs }: Bench): (readonly [string, readonly Benc
   return [["", jobs]];
 }
 
-const dataOf = ({ item, judgement, verdict, verb, agreed, claim, steps }: BenchJob): JobData => ({
+const dataOf = ({ item, advice, verdict, verb, agreed, claim, steps }: BenchJob): JobData => ({
   item: item.id,
   name: item.name,
   verb,
   ground: verdict.reason,
   urgency: verdict.urgency,
   agreed,
-  says: says(judgement.case, verdict),
+  says: says(advice.case, verdict),
   claim,
   steps: steps.steps,
   materials: steps.materials,

@@ -2,15 +2,13 @@
 
 import { useRef, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
-import type { Best, Candidate } from "@/core/plan/best";
+import type { Best } from "@/core/plan/best";
+import type { Weighed } from "@/core/plan/weighed";
 import { parseMass } from "@/core/units/quantity";
 import { count, listWords, percent, sayMass, type Units } from "@/core/units/speak";
 import { Field } from "@/ui/field";
 import { useDoing } from "@/ui/use-doing";
 import { leaveOut } from "./actions";
-
-/** A thing of the base weight, as the search weighs it. */
-export type Weighed = Candidate & { readonly name: string };
 
 /** The list of the most worth within a base weight that the owner names; searched in a worker, and to be called off. */
 export function BestList({

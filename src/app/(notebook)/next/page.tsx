@@ -1,9 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { TripId, type Trip } from "@/core/model";
-import { expectedWorth } from "@/core/decide/worth";
-import { ESSENTIAL_JOBS } from "@/core/trade/jobs";
 import { planFor, type Plan } from "@/core/plan/plan";
+import { weighed } from "@/core/plan/weighed";
 import { onSomeLegs, stagesOf } from "@/core/plan/stages";
 import { sayGap, sayOnSomeLegs, sayShort, sayWearingOut, sayWhy } from "@/core/plan/words";
 import { saysToAdd } from "@/core/say/says-to-add";
@@ -205,23 +204,6 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
   );
 }
 
-/** What counts as base weight and may go: what is worn goes whatever it weighs. */
-const weighed = ({ lines }: Plan) =>
-  lines
-    .filter(({ item, column }) => column !== "leave" && countsAs(item) === "base")
-    .map(({ item, chance }) => ({
-      id: item.id,
-      name: item.name,
-      grams: item.weight?.g ?? 0,
-      litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
-      worth: expectedWorth(item.consequence, chance),
-      jobs: [
-        ...item.jobs.filter((job) => ESSENTIAL_JOBS.has(job)),
-        ...(item.kind === "pack" ? (["carry"] as const) : []),
-      ],
-      needs: item.needs,
-    }));
-
 /** What stands first: jobs with nothing trusted, and what counts one short. */
 function First({ plan: { gaps, short } }: { plan: Plan }) {
   if (gaps.length + short.length === 0) return null;
@@ -242,7 +224,18 @@ function First({ plan: { gaps, short } }: { plan: Plan }) {
 }
 
 /** Fuel, food, power and water by the owner's own rates, enough nine times in ten. */
-function HowMuch({ plan: { book, next }, trip, units }: { plan: Plan; trip: Trip | null; units: Units }) {
+function HowMuch({
+  plan: {
+    kit: { book },
+    next,
+  },
+  trip,
+  units,
+}: {
+  plan: Plan;
+  trip: Trip | null;
+  units: Units;
+}) {
   const uses = supplyUses(book);
   const of = (sort: string, over: string, unit: string) =>
     uses.find(({ rule }) => rule.sort === sort && rule.over === over && rule.unit === unit)!;
@@ -305,7 +298,7 @@ function HowMuch({ plan: { book, next }, trip, units }: { plan: Plan; trip: Trip
 /** The bed that goes, against the coldest night expected. */
 function WarmEnough({ plan, trip, units }: { plan: Plan; trip: Trip | null; units: Units }) {
   const low = trip?.foreseen.low ?? null;
-  const beds = sleepOf(plan.book).filter(({ bed }) => bed.state === "active");
+  const beds = sleepOf(plan.kit.book).filter(({ bed }) => bed.state === "active");
   const goes = beds.find(({ bed }) =>
     plan.lines.some(({ item, column }) => item === bed && column !== "leave"),
   );

@@ -21,8 +21,8 @@ const WHY = {
 
 /** What to look at before going out: from what is owned, and what it went through. */
 export default async function ReadyPage() {
-  const { book, judgements } = await readBook();
-  const { stored, afterStore, checks, away, borrowed } = readyFor(book, judgements);
+  const { book, kit } = await readBook();
+  const { stored, afterStore, checks, away, borrowed } = readyFor(kit);
   const left = checks.filter(({ done }) => !done).length;
   return (
     <>

@@ -179,7 +179,7 @@ function Change({ name, list, units }: { name: string; list: readonly Listed[]; 
   );
 }
 
-/** A whole judgement for each trip that is looked back on: the page goes out first, and others have their turns. */
+/** All is judged anew for each trip that is looked back on: the page goes out first, and others have their turns. */
 const scored = keptWith(async ({ log, book }) => {
   const looks: LookBack[] = [];
   const giveWay = givingWay();

@@ -11,19 +11,11 @@ import { Consequence, Terrain, type KindNumbers, type Settings } from "@/core/mo
 import { TERRAIN_WEAR } from "@/core/trade/ground";
 import { TOO_LIKELY } from "@/core/trade/rules";
 import { SCHOOLS } from "@/core/trade/schools";
+import type { OwnLives } from "@/core/compare/own-lives";
 import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
 import { Field } from "@/ui/field";
 import { KindServices } from "./kind-services";
 import { OwnNumber } from "./own-number";
-
-/** What the owner's own lives of a kind come to, in its wear unit. */
-export interface OwnLives {
-  readonly wornOut: number;
-  readonly all: number;
-  /** By which half were over (Kaplan–Meier), and the Weibull fitted to them; null where too few have worn out. */
-  readonly half: number | null;
-  readonly fit: { readonly median: number; readonly shape: number } | null;
-}
 
 interface NumbersFormProps {
   readonly settings: Settings;

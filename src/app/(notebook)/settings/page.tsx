@@ -2,13 +2,10 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { PageHead } from "@/ui/page-head";
 import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke";
-import { kaplanMeier } from "@/core/belief/kaplan-meier";
-import { wornOutOf, type Life } from "@/core/belief/life-belief";
-import { fitWeibull, weibullMedian } from "@/core/belief/weibull-fit";
+import { ownLives } from "@/core/compare/own-lives";
 import { readBook } from "@/app/book";
 import { schoolEffects } from "./school-effects";
 import { Everything } from "./everything";
-import type { OwnLives } from "./numbers-form";
 import { pairings } from "@/data/pairings";
 import { Paired } from "./paired";
 import { SettingsForm } from "./settings-form";
@@ -17,16 +14,18 @@ export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
   const reading = await readBook();
-  const { log, surveyed } = reading;
-  const lives = Object.fromEntries(
-    [...surveyed.beliefs].map(([kind, { lives: own }]) => [kind, ownLives(own)]),
-  );
+  const { log, kit } = reading;
   const theme = (await cookies()).get("theme")?.value ?? "system";
   return (
     <>
       <PageHead title="Settings" />
       <div className="max-w-4xl space-y-8 pb-10">
-        <SettingsForm settings={log.settings} theme={theme} lives={lives} effects={schoolEffects(reading)} />
+        <SettingsForm
+          settings={log.settings}
+          theme={theme}
+          lives={ownLives(kit)}
+          effects={schoolEffects(reading)}
+        />
         <Everything owned={log.items.length} />
         <Paired
           sharing={process.env.NETTLE_SHARED_ON !== undefined}
@@ -52,14 +51,4 @@ export default async function SettingsPage() {
       </div>
     </>
   );
-}
-
-function ownLives(lives: readonly Life[]): OwnLives {
-  const fit = fitWeibull(lives);
-  return {
-    wornOut: wornOutOf(lives),
-    all: lives.length,
-    half: kaplanMeier(lives).find(({ lasts }) => lasts <= 0.5)?.wear ?? null,
-    fit: fit && { median: weibullMedian(fit), shape: fit.shape },
-  };
 }

@@ -1,6 +1,4 @@
-import { withSchool } from "@/core/ledger/book";
 import type { SchoolName } from "@/core/model";
-import { judgeAll } from "@/core/reasons/judge";
 import { SCHOOLS } from "@/core/trade/schools";
 import { count, listWords, sayMass, type Units } from "@/core/units/speak";
 import { schoolEffect, type Swayed } from "@/core/weighin/school-effect";
@@ -9,8 +7,8 @@ import { givingWay, keptWith } from "@/app/reading";
 /** Things that a school's effect names; more are counted. */
 const NAMED = 3;
 
-/** What each school would change of the present judgement, in words. Judged one after another, after the page is out. */
-export const schoolEffects = keptWith(async ({ log, book, surveyed, judgements }) => {
+/** What each school would change of the present advice, in words. Judged one after another, after the page is out. */
+export const schoolEffects = keptWith(async ({ log, kit }) => {
   const effects: [SchoolName, string][] = [];
   const giveWay = givingWay();
   for (const school of Object.keys(SCHOOLS) as SchoolName[]) {
@@ -19,10 +17,7 @@ export const schoolEffects = keptWith(async ({ log, book, surveyed, judgements }
       continue;
     }
     await giveWay();
-    const { leaves, takes } = schoolEffect(
-      judgements,
-      judgeAll({ ...surveyed, book: withSchool(book, school) }),
-    );
+    const { leaves, takes } = schoolEffect(kit, school);
     const { units } = log.settings;
     effects.push([
       school,

@@ -11,7 +11,8 @@ import { TYPICAL_BODY_KG } from "@/core/weighin/pack-worth";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { keepSettings, keepTheme } from "./actions";
-import { NumbersForm, type OwnLives } from "./numbers-form";
+import type { OwnLives } from "@/core/compare/own-lives";
+import { NumbersForm } from "./numbers-form";
 
 /** Units, school and look; each choice is kept as it is made. */
 export function SettingsForm({
@@ -23,7 +24,7 @@ export function SettingsForm({
   settings: Settings;
   theme: string;
   lives: Readonly<Record<string, OwnLives>>;
-  /** What each school would change, in words; it takes a judgement of the whole log for each. */
+  /** What each school would change, in words; the whole log is judged anew for each. */
   effects: Promise<Readonly<Record<SchoolName, string>>>;
 }) {
   const router = useRouter();

@@ -17,10 +17,10 @@ export default async function ShelfPage({
 }) {
   const { gone, line } = await searchParams;
   const first = typeof line === "string" ? line : "";
-  const { book, judgements } = await readBook();
+  const { book, kit } = await readBook();
   const { units } = book.settings;
-  const shown = judgements.filter(({ case: { state } }) => (state === "active") !== (gone !== undefined));
-  const left = judgements.length - judgements.filter(({ case: { state } }) => state === "active").length;
+  const shown = kit.things.filter(({ case: { state } }) => (state === "active") !== (gone !== undefined));
+  const left = kit.things.length - kit.things.filter(({ case: { state } }) => state === "active").length;
   const grams = shown.reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0);
   const unweighed = shown.filter(({ case: { item } }) => item.weight === null).length;
   return (

@@ -13,8 +13,8 @@ import {
   Verb,
   type TripId,
 } from "@/core/model";
-import { doingOf } from "@/core/reasons/doing";
-import type { RuledOn } from "@/core/reasons/rulings";
+import { doingOf } from "@/core/advice/doing";
+import type { RuledOn } from "@/core/model";
 import { Text } from "@/core/units/text";
 import { changeCarry } from "@/data/carries";
 import { fullOf } from "@/data/limits";
@@ -62,12 +62,12 @@ const noVerdict = refuse({ "": "That verdict no longer stands. Reload the page."
 
 /** How much there was to go by when it is ruled on: what comes after is news. */
 async function countsOf(about: RuledOn): Promise<Pick<Ruling, "trips" | "troubles"> | null> {
-  const { book, judgements, toAdd } = await readBook();
+  const { book, kit } = await readBook();
   if ("what" in about) {
-    const addition = toAdd.find(({ what }) => what === about.what);
+    const addition = kit.toAdd.find(({ what }) => what === about.what);
     return addition ? { trips: book.outings.length, troubles: addition.times } : null;
   }
-  const one = judgements.find(({ case: { item } }) => item.id === about.item)?.case;
+  const one = kit.of(about.item)?.case;
   return one ? { trips: one.marked.length, troubles: one.history.troubles.length } : null;
 }
 
@@ -86,15 +86,15 @@ export async function done(
   const [about, grade] = [About.safeParse(rawAbout), Condition.nullable().safeParse(rawGrade)];
   if (!about.success) return noVerdict;
   if (!grade.success) return refuse({ condition: byField(grade.error)[""]! });
-  const { log, judgements } = await readBook();
-  const judgement = judgements.find(({ case: { item } }) => item.id === about.data.item);
-  const verdict = judgement?.verdicts.find(
+  const { log, kit } = await readBook();
+  const advice = kit.of(about.data.item);
+  const verdict = advice?.verdicts.find(
     ({ verb, reason }) => verb === about.data.verb && reason === about.data.ground,
   );
-  if (!judgement || !verdict) return noVerdict;
-  const { item } = judgement.case;
+  if (!advice || !verdict) return noVerdict;
+  const { item } = advice.case;
   const doing =
-    grade.data === null ? doingOf(log, judgement.case, verdict) : { log: "check" as const, service: null };
+    grade.data === null ? doingOf(log, advice.case, verdict) : { log: "check" as const, service: null };
   if (!doing) return refuse({ "": `Log what was done on the page of ${item.name}.` });
   if ("leaves" in doing) {
     const left = await setState(item.id, doing.leaves);
@@ -130,8 +130,8 @@ const noQuestion = refuse({ "": "That question no longer stands. Reload the page
 
 /** Puts the answer to a question where it belongs: into the mark that it asks about. */
 export async function answerQuestion(id: string, answer: number): Promise<Answer> {
-  const { surveyed, judgements } = await readBook();
-  const question = questionsAfter(surveyed, judgements).find((each) => each.id === id);
+  const { kit } = await readBook();
+  const question = questionsAfter(kit).find((each) => each.id === id);
   const given = question?.answers[answer];
   if (!question || !given) return noQuestion;
   const { item, trip } = question;
@@ -143,9 +143,9 @@ export async function answerQuestion(id: string, answer: number): Promise<Answer
 
 /** Waves a question away: it is not asked again for that trip. */
 export async function waveQuestion(id: string): Promise<Answer> {
-  const { book, surveyed, judgements } = await readBook();
+  const { book, kit } = await readBook();
   const last = book.outings.at(-1);
-  if (!last || !questionsAfter(surveyed, judgements).some((each) => each.id === id)) return noQuestion;
+  if (!last || !questionsAfter(kit).some((each) => each.id === id)) return noQuestion;
   return acting((tx) => wave(tx, last.trip.id, id));
 }
 

@@ -4,7 +4,7 @@ import Link from "next/link";
 import { Collapsible } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import type { Argument } from "@/core/say/argument";
-import type { RuledOn } from "@/core/reasons/rulings";
+import type { RuledOn } from "@/core/model";
 import { LifeChart } from "./life-chart";
 import { tripPath } from "@/ui/paths";
 

@@ -1,15 +1,14 @@
 import Link from "next/link";
-import type { Book } from "@/core/ledger/book";
 import type { FullItem } from "@/core/trade/full-item";
-import type { Judgement } from "@/core/reasons/judge";
+import type { Kit } from "@/core/advice/kit";
 import { sayMass } from "@/core/units/speak";
 import { itemPath, tripPath } from "@/ui/paths";
 
 /** What the last trip said, in plain numbers, each of which opens its list. */
-export function LastTrip({ book, judgements }: { book: Book; judgements: readonly Judgement[] }) {
+export function LastTrip({ kit: { book, things } }: { kit: Kit }) {
   const outing = book.outings.at(-1)!;
   const { units } = book.settings;
-  const along = judgements.flatMap(({ case: { item, marked } }) => {
+  const along = things.flatMap(({ case: { item, marked } }) => {
     const last = marked.at(-1);
     return last?.outing === outing ? [{ item, mark: last.mark }] : [];
   });

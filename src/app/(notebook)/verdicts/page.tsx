@@ -1,10 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { URGENCIES, type Urgency } from "@/core/reasons/finding";
-import type { Judgement, Verdict } from "@/core/reasons/judge";
-import { stays, leavesForGood } from "@/core/reasons/verbs";
-import { upcoming } from "@/core/ledger/next-outing";
-import { gapsIn } from "@/core/plan/trust";
+import { URGENCIES, type Urgency } from "@/core/model";
+import { isPutAside, type Advice, type Verdict } from "@/core/advice/advise";
+import { stays } from "@/core/trade/verbs";
 import { sayGapsInShort } from "@/core/plan/words";
 import { says } from "@/core/say/says";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
@@ -30,7 +28,7 @@ const LANES: Record<Urgency, { name: string; about: string }> = {
 };
 
 export default async function VerdictsPage() {
-  const { log, book, judgements, toAdd } = await readBook();
+  const { book, kit } = await readBook();
   const { units, school } = book.settings;
   if (book.outings.length === 0) {
     return (
@@ -50,18 +48,16 @@ export default async function VerdictsPage() {
       </>
     );
   }
-  const slips = judgements.flatMap((judgement) =>
-    judgement.verdicts.map((verdict) => ({ judgement, verdict })),
-  );
-  const asking = [
-    ...slips
-      .filter(({ verdict }) => !stays(verdict.verb) && !verdict.done)
-      .map(({ judgement, verdict }) => slipOf(judgement, verdict)),
-    ...toAdd.map((addition) => additionSlipOf(addition, book)),
+  const slips = kit.things.flatMap((advice) => advice.verdicts.map((verdict) => ({ advice, verdict })));
+  const added = kit.toAdd.map((addition) => additionSlipOf(addition, book));
+  const open = [
+    ...slips.filter(({ advice, verdict }) => advice.asks.includes(verdict)).map(slipOf),
+    ...added.filter(({ aside }) => !aside),
   ];
-  // Agreed is not done: it stays in view until it is.
-  const open = asking.filter(({ ruling }) => ruling === null || ruling.decision === "agree");
-  const settled = asking.filter((slip) => !open.includes(slip));
+  const settled = [
+    ...slips.filter(({ verdict }) => isPutAside(verdict)).map(slipOf),
+    ...added.filter(({ aside }) => aside),
+  ];
   const lanes = [
     ...URGENCIES.map((urgency) => ({
       ...LANES[urgency],
@@ -74,25 +70,17 @@ export default async function VerdictsPage() {
       slips: open.filter(({ sureness }) => sureness === "leaning"),
     },
   ].filter((lane) => lane.slips.length > 0);
-  const lineOf = ({ case: one }: Judgement, verdict: Verdict): PlainLine => ({
+  const lineOf = ({ case: one }: Advice, verdict: Verdict): PlainLine => ({
     item: one.item.id,
     name: one.item.name,
     verb: verdict.verb,
     says: says(one, verdict),
   });
-  const gaps = gapsIn(
-    judgements,
-    ({ case: { standing }, verdicts: [lead] }) => standing === "active" && !leavesForGood(lead.verb),
-    upcoming(log.trips, book.today)?.offers,
-  );
   const gone = slips.filter(({ verdict }) => verdict.done);
-  const kept = judgements.filter(
+  const kept = kit.things.filter(
     ({ case: { standing }, verdicts: [lead] }) => standing === "active" && stays(lead.verb),
   );
-  const drops = slips.filter(
-    ({ verdict: { verb, ruling } }) => verb === "drop" && (ruling === null || ruling.decision === "agree"),
-  );
-  const pack = packWorth(book, judgements);
+  const pack = packWorth(kit);
   return (
     <>
       <PageHead
@@ -108,41 +96,33 @@ export default async function VerdictsPage() {
         }
       >
         {count(open.filter(({ ruling }) => ruling === null).length, "verdict")} to rule on
-        {drops.length > 0 && (
+        {kit.spare.things.length > 0 && (
           <span className="hidden sm:inline">
-            ; leaving what is not wanted saves{" "}
-            {sayMass(
-              drops.reduce((sum, { verdict }) => sum + (verdict.stake.grams ?? 0), 0),
-              units,
-            )}
-            , lugged so far for{" "}
-            {sayDeadWeight(
-              drops.reduce((sum, { verdict }) => sum + verdict.stake.deadGramMetres, 0),
-              units,
-            )}
+            ; leaving what is not wanted saves {sayMass(kit.spare.grams, units)}, lugged so far for{" "}
+            {sayDeadWeight(kit.spare.deadGramMetres, units)}
           </span>
         )}
       </PageHead>
-      {gaps.length > 0 && (
+      {kit.gaps.length > 0 && (
         <p className="mb-2 border-l-4 border-sting pl-4 text-[0.95rem] font-semibold">
-          {sayGapsInShort(gaps)}.
+          {sayGapsInShort(kit.gaps)}.
         </p>
       )}
-      <LastTrip book={book} judgements={judgements} />
+      <LastTrip kit={kit} />
       <WorthAsking />
       {lanes.map((lane, n) => (
         <Lane key={lane.name} {...lane} first={n === 0} />
       ))}
-      <Kept lines={kept.map((judgement) => lineOf(judgement, judgement.verdicts[0]))} />
+      <Kept lines={kept.map((advice) => lineOf(advice, advice.verdicts[0]))} />
       {pack && <PackTable {...packTableOf(pack, book)} />}
-      {gone.length > 0 && <Gone lines={gone.map(({ judgement, verdict }) => lineOf(judgement, verdict))} />}
+      {gone.length > 0 && <Gone lines={gone.map(({ advice, verdict }) => lineOf(advice, verdict))} />}
       {settled.length > 0 && <RuledOn slips={settled} />}
       <WhatIf
         school={school}
         next={{ days: book.next.days, metres: book.next.metres }}
         units={units}
         trips={book.outings.map(({ trip }) => ({ id: trip.id, name: trip.name })).reverse()}
-        items={judgements
+        items={kit.things
           .filter(({ case: { state } }) => state === "active")
           .map(({ case: { item } }) => ({ id: item.id, name: item.name }))}
       />

@@ -1,10 +1,9 @@
 import type { Book } from "@/core/ledger/book";
-import type { ItemId, Ruling, Verb } from "@/core/model";
-import type { Addition } from "@/core/reasons/add";
-import type { Finding, Reason, Sureness, Urgency } from "@/core/reasons/finding";
-import type { Judgement, Verdict } from "@/core/reasons/judge";
-import type { RuledOn } from "@/core/reasons/rulings";
-import { stays, VERBS } from "@/core/reasons/verbs";
+import type { ItemId, RuledOn, Ruling, Sureness, Urgency, Verb } from "@/core/model";
+import type { Addition } from "@/core/advice/add";
+import { isPutAside, type Advice, type Verdict } from "@/core/advice/advise";
+import { boughtAgain, doneBy, type DoneBy } from "@/core/advice/doing";
+import { stays } from "@/core/trade/verbs";
 import { CAUTIONS } from "@/core/say/cautions";
 import { says } from "@/core/say/says";
 import { saysToAdd } from "@/core/say/says-to-add";
@@ -35,9 +34,11 @@ export interface SlipData {
     readonly says: string;
   } | null;
   /** How it is done: by one press, by grading it, or only by leaving it out next time. */
-  readonly doing: "log" | "grade" | null;
+  readonly doing: DoneBy | null;
   /** The line to put on the shelf, where one is lacking. */
   readonly line: string | null;
+  /** Overruled, or put off. */
+  readonly aside: boolean;
   /** Nothing to rule on. */
   readonly settled: boolean;
 }
@@ -45,10 +46,13 @@ export interface SlipData {
 /** Strokes shown on a slip. */
 const STROKES_SHOWN = 16;
 
-/** What is not done by logging something: it is put on the shelf, or a question answered. */
-const UNLOGGED: ReadonlySet<Reason> = new Set<Reason>(["buy again", "frost nobody noted"]);
-
-export function slipOf({ case: one, dissent, verdicts }: Judgement, verdict: Verdict): SlipData {
+export function slipOf({
+  advice: { case: one, dissent, verdicts },
+  verdict,
+}: {
+  readonly advice: Advice;
+  readonly verdict: Verdict;
+}): SlipData {
   const { item, book } = one;
   const { units, currency } = book.settings;
   const { stake } = verdict;
@@ -72,13 +76,8 @@ export function slipOf({ case: one, dissent, verdicts }: Judgement, verdict: Ver
       stake.price === null ? "" : `${currency}${stake.price} new`,
     ].filter(Boolean),
     dissent: call && `Your call after ${trip?.name} was “${call.call}”. You decide.`,
-    doing:
-      verdict.reason === "look it over"
-        ? "grade"
-        : !verdict.done && !UNLOGGED.has(verdict.reason) && VERBS[verdict.verb].remedies.length > 0
-          ? "log"
-          : null,
-    line: verdict.reason === "buy again" && verdict.ruling === null ? item.name : null,
+    doing: doneBy(verdict),
+    line: boughtAgain(verdict) ? item.name : null,
   };
 }
 
@@ -99,8 +98,18 @@ export function additionSlipOf(addition: Addition, book: Book): SlipData {
   };
 }
 
-const common = ({ verb, urgency, sureness, caution, done }: Finding, ruling: Ruling | null) => ({
+const common = (
+  {
+    verb,
+    urgency,
+    sureness,
+    caution,
+    done,
+  }: Pick<Verdict, "verb" | "urgency" | "sureness" | "caution" | "done">,
+  ruling: Ruling | null,
+) => ({
   verb,
+  aside: isPutAside({ ruling }),
   urgency,
   sureness,
   caution: caution ? CAUTIONS[caution] : null,

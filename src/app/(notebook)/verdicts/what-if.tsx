@@ -4,7 +4,7 @@ import Link from "next/link";
 import { useEffect, useState } from "react";
 import { SchoolName, Use, type ItemId, type TripId, type Verb } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import type { Urgency } from "@/core/reasons/finding";
+import type { Urgency } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
 import type { Answer } from "@/ui/answer";

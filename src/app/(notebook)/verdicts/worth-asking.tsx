@@ -5,10 +5,10 @@ import { Questions } from "./questions";
 
 /** The questions whose answers would most change the verdicts, after the last trip. */
 export async function WorthAsking() {
-  const { book, surveyed, judgements } = await readBook();
+  const { book, kit } = await readBook();
   return (
     <Questions
-      questions={questionsAfter(surveyed, judgements).map((question) => ({
+      questions={questionsAfter(kit).map((question) => ({
         id: question.id,
         words: sayQuestion(question, book.item(question.item)!, book),
         answers: question.answers.map(({ word }) => word),

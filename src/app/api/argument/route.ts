@@ -17,14 +17,12 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 async function argumentOf(asked: z.infer<typeof Asked>) {
-  const { book, judgements, surveyed, toAdd } = await readBook();
+  const { book, kit } = await readBook();
   if ("what" in asked) {
-    const addition = toAdd.find(({ what }) => what === asked.what);
+    const addition = kit.toAdd.find(({ what }) => what === asked.what);
     return addition && argueToAdd(addition, book);
   }
-  const judgement = judgements.find(({ case: { item } }) => item.id === asked.item);
-  const verdict = judgement?.verdicts.find(
-    ({ verb, reason }) => verb === asked.verb && reason === asked.ground,
-  );
-  return judgement && verdict && argue(judgement, verdict, surveyed);
+  const advice = kit.of(asked.item);
+  const verdict = advice?.verdicts.find(({ verb, reason }) => verb === asked.verb && reason === asked.ground);
+  return advice && verdict && argue(advice, verdict);
 }

@@ -7,8 +7,8 @@ import { readBook } from "../../book";
 
 /** The bench as a calendar: each job on the day it is due, or today. */
 export async function GET(): Promise<Response> {
-  const { book, judgements, toAdd } = await readBook();
-  const { jobs, tasks } = benchOf(book, judgements, toAdd, await allTasks(await store()));
+  const { book, kit } = await readBook();
+  const { jobs, tasks } = benchOf(kit, await allTasks(await store()));
   const nameOf = (id: string | null) => book.items.find((item) => item.id === id)?.name;
   const by = book.next.starts ?? book.today;
   const calendar = jobsAsCalendar(
@@ -20,11 +20,11 @@ export async function GET(): Promise<Response> {
         about: note,
         undated: due === null,
       })),
-      ...jobs.map(({ item, verb, verdict, judgement }) => ({
+      ...jobs.map(({ item, verb, verdict, advice }) => ({
         id: jobId(item.id, verb, verdict.reason),
         on: verdict.urgency === "now" ? book.today : by,
         summary: `${verb} ${item.name}`,
-        about: says(judgement.case, verdict),
+        about: says(advice.case, verdict),
       })),
     ],
     book.today,

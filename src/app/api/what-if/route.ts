@@ -2,7 +2,7 @@ import { z } from "zod";
 import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
 import { nextLike } from "@/core/ledger/next-outing";
 import { says } from "@/core/say/says";
-import { whatIf } from "@/core/reasons/what-if";
+import { whatIf } from "@/core/advice/what-if";
 import { byField, refuse, type Answer } from "@/ui/answer";
 import type { ToldChange } from "@/app/(notebook)/verdicts/what-if";
 import { jsonIn } from "../answering";
@@ -30,8 +30,8 @@ export async function POST(request: Request): Promise<Response> {
   const asked = Supposed.safeParse(jsonIn(await request.text()));
   if (!asked.success) return answer(refuse(byField(asked.error)));
   const { school, next, mark } = asked.data;
-  const { surveyed, judgements } = await readBook();
-  const changes = whatIf(surveyed, judgements, {
+  const { kit } = await readBook();
+  const changes = whatIf(kit, {
     school,
     mark,
     ...(next && { next: nextLike({ days: next.days, nights: next.days - 1, metres: next.metres }) }),

@@ -39,8 +39,8 @@ async function damagedAfter(raw: unknown): Promise<string | null> {
   const mending = Entry.pick({ what: true, item: true, on: true }).safeParse(raw);
   if (!mending.success || mending.data.what !== "repair" || mending.data.on === today()) return null;
   const { item, on } = mending.data;
-  const { judgements } = await readBook();
-  const open = judgements.find(({ case: one }) => one.item.id === item)?.case.history.open ?? null;
+  const { kit } = await readBook();
+  const open = kit.of(item)?.case.history.open ?? null;
   return open !== null && open.on > on ? open.on : null;
 }
 

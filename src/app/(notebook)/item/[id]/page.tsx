@@ -46,9 +46,9 @@ function besideOf({ id, slot, kind }: FullItem, { items }: Pick<Book, "items">):
 export default async function ItemPage({ params, searchParams }: Asked) {
   const id = idIn(ItemId, (await params).id);
   const { trip: lit } = await searchParams;
-  const { book, judgements } = await readBook();
-  const judgement = judgements.find(({ case: { item } }) => item.id === id);
-  if (!judgement) notFound();
+  const { book, kit } = await readBook();
+  const advice = kit.of(id);
+  if (!advice) notFound();
   const {
     item,
     state,
@@ -56,7 +56,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
     left,
     use,
     book: { carriedOf, entriesOf },
-  } = judgement.case;
+  } = advice.case;
   const { units, currency } = book.settings;
   const say = (wear: number) => sayWear(wear, item.wears, units);
   const inUnit = (wear: number) => wearNumber(wear, item.wears, units);
@@ -64,7 +64,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
   const entries = entriesOf(id);
   const holders = item.slot ? book.items.filter((other) => other.slot === item.slot && other.id !== id) : [];
   /** What those of the slot came to that wore out, itself among them. */
-  const lasted = judgements
+  const lasted = kit.things
     .filter(
       ({ case: one }) =>
         item.slot !== null && one.item.slot === item.slot && one.departure?.how === "worn out",
@@ -152,8 +152,8 @@ export default async function ItemPage({ params, searchParams }: Asked) {
         </ol>
       )}
       <div className="mb-2">
-        {judgement.verdicts.map((verdict) => (
-          <Slip key={verdict.verb} slip={slipOf(judgement, verdict)} heading={false} />
+        {advice.verdicts.map((verdict) => (
+          <Slip key={verdict.verb} slip={slipOf({ advice, verdict })} heading={false} />
         ))}
       </div>
       <dl className="my-5 grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-4 lg:grid-cols-6">
@@ -189,7 +189,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
             </span>
           </h2>
           <WearChart
-            points={wearPoints(judgement)}
+            points={wearPoints(advice)}
             low={inUnit(left.worn + left.low)}
             median={inUnit(left.worn + left.median)}
             high={inUnit(left.worn + left.high)}
@@ -288,7 +288,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
               )}
               <ul>
                 {holders.map((other) => {
-                  const its = judgements.find(({ case: { item: each } }) => each.id === other.id)!;
+                  const its = kit.of(other.id)!;
                   return (
                     <li key={other.id} className="flex justify-between border-b border-rule py-1">
                       <Link prefetch={false} href={itemPath(other.id)} className="hover:underline">
@@ -314,7 +314,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
   );
 
   /** Wear after each trip and entry, with what happened then. */
-  function wearPoints({ case: one }: typeof judgement & object): WearPoint[] {
+  function wearPoints({ case: one }: typeof advice & object): WearPoint[] {
     let wear = one.left!.worn - totals.steps.reduce((sum, step) => sum + step.wear, 0);
     return [
       { label: "before", wear: inUnit(wear), trouble: "" },

@@ -3,7 +3,7 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { ItemId } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
-import type { Judgement } from "@/core/reasons/judge";
+import type { Advice } from "@/core/advice/advise";
 import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
 import { sayLeft, sayWear } from "@/core/say/words";
@@ -26,13 +26,13 @@ export default async function BesidePage({
   searchParams: Promise<{ of?: string | string[] }>;
 }) {
   const asked = [(await searchParams).of ?? []].flat();
-  const { book, judgements } = await readBook();
+  const { book, kit } = await readBook();
   const { units } = book.settings;
   const all = [...book.items, ...book.wishes];
   const things = [...new Set(asked)]
     .flatMap((id) => all.find((item) => item.id === ItemId.safeParse(id).data) ?? [])
     .slice(0, SIDE_BY_SIDE);
-  const judgedOf = (item: FullItem) => judgements.find(({ case: one }) => one.item === item);
+  const judgedOf = (item: FullItem) => kit.of(item.id);
   const [first, second] = things;
   const grams = first?.weight && second?.weight ? second.weight.g - first.weight.g : null;
   const rows = rowsOf(units, book.settings.currency).map(([name, cell]) => ({
@@ -96,7 +96,7 @@ export default async function BesidePage({
 
 const isTold = (cell: ReactNode) => cell !== null && cell !== undefined && cell !== false;
 
-type Cell = (item: FullItem, judged: Judgement | undefined) => ReactNode;
+type Cell = (item: FullItem, judged: Advice | undefined) => ReactNode;
 
 /** What is told of each; null where there is nothing to tell. */
 function rowsOf(units: Units, own: string): readonly (readonly [name: string, cell: Cell])[] {

@@ -13,10 +13,10 @@ export const metadata: Metadata = { title: "Money" };
 
 /** What the shelf has cost, for what it did; each currency by itself. */
 export default async function MoneyPage() {
-  const { book, judgements } = await readBook();
+  const { book, kit } = await readBook();
   const { units, currency } = book.settings;
-  const purses = pursesOf(judgements, currency);
-  const kept = keptOf(judgements, currency);
+  const purses = pursesOf(kit.things, currency);
+  const kept = keptOf(kit.things, currency);
   if (kept.length === 0)
     return (
       <>

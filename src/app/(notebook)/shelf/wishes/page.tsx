@@ -3,7 +3,7 @@ import Link from "next/link";
 import { candidates, type Candidate } from "@/core/compare/candidate";
 import { KINDS } from "@/core/trade/kinds";
 import type { Book } from "@/core/ledger/book";
-import type { Judgement } from "@/core/reasons/judge";
+import type { Kit } from "@/core/advice/kit";
 import { says } from "@/core/say/says";
 import { sayMoney } from "@/core/say/money";
 import { sayLeft } from "@/core/say/words";
@@ -20,9 +20,9 @@ export const metadata: Metadata = { title: "Wish list" };
 
 /** What is wished for, beside what it would take the place of. */
 export default async function WishesPage() {
-  const { book, judgements } = await readBook();
+  const { book, kit } = await readBook();
   const { units, currency } = book.settings;
-  const wished = candidates(book.wishes, judgements);
+  const wished = candidates(kit);
   const saves = wished.reduce((sum, { saves: grams }) => sum + Math.max(0, grams ?? 0), 0);
   return (
     <>
@@ -46,7 +46,7 @@ export default async function WishesPage() {
       ) : (
         <ul className="border-t-2 border-ink">
           {wished.map((candidate) => (
-            <Wish key={candidate.wish.id} candidate={candidate} book={book} judgements={judgements} />
+            <Wish key={candidate.wish.id} candidate={candidate} kit={kit} />
           ))}
         </ul>
       )}
@@ -56,15 +56,14 @@ export default async function WishesPage() {
 
 function Wish({
   candidate: { wish, present, saves, roomier, complaints, perHundredGrams, asked },
-  book,
-  judgements,
+  kit,
 }: {
   candidate: Candidate;
-  book: Book;
-  judgements: readonly Judgement[];
+  kit: Kit;
 }) {
+  const { book } = kit;
   const { units, currency } = book.settings;
-  const judged = judgements.find(({ case: { item } }) => item === present);
+  const judged = present ? kit.of(present.id) : undefined;
   const money = (value: number) => sayMoney(value, wish.currency ?? currency);
   return (
     <li className="grid gap-x-8 gap-y-1 border-b border-rule py-3 lg:grid-cols-[1fr_1fr_auto]">

@@ -4,24 +4,16 @@ import { readBook } from "@/app/book";
 import { TripForm } from "../trip-form";
 import { BLANK_TRIP, packable } from "../trip-values";
 import { weatherDesk } from "@/standins/weather-desk";
-import { leavesForGood } from "@/core/reasons/verbs";
+import { asLastTime } from "@/core/plan/as-last-time";
 
 export const metadata: Metadata = { title: "New trip" };
 
 export default async function NewTripPage({ searchParams }: { searchParams: Promise<{ planned?: string }> }) {
   const planned = (await searchParams).planned !== undefined;
-  const { book, judgements } = await readBook();
-  const last = book.outings.map(book.tripOf).at(-1);
+  const { book, kit } = await readBook();
+  const last = asLastTime(kit);
   const active = new Set(
-    judgements.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id),
-  );
-  // Agreed to stay at home, it is left out of the list that one starts from.
-  const leaving = new Set(
-    judgements
-      .filter(({ verdicts }) =>
-        verdicts.some(({ verb, ruling }) => leavesForGood(verb) && ruling?.decision === "agree"),
-      )
-      .map(({ case: { item } }) => item.id),
+    kit.things.filter(({ case: { state } }) => state === "active").map(({ case: { item } }) => item.id),
   );
   return (
     <>
@@ -35,16 +27,7 @@ export default async function NewTripPage({ searchParams }: { searchParams: Prom
         values={{ ...BLANK_TRIP, planned }}
         shelf={packable(book).filter((item) => active.has(item.id))}
         units={book.settings.units}
-        last={
-          last
-            ? {
-                name: last.name,
-                items: last.carries
-                  .map((carry) => carry.item)
-                  .filter((item) => active.has(item) && !leaving.has(item)),
-              }
-            : null
-        }
+        last={last && { name: last.trip.name, items: last.items }}
       />
     </>
   );

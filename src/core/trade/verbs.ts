@@ -1,5 +1,5 @@
 import type { BenchPlace, EntryWhat, OwnerCall, Verb } from "../model";
-import type { StepSort } from "../trade/steps";
+import type { StepSort } from "./steps";
 
 /** The sting for what must not go out, the stem for what is to be done, the leaf for what is to be thought of. */
 export type Look = "sting" | "stem" | "leaf" | "struck" | "quiet";
@@ -128,5 +128,3 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
 };
 
 export const stays = (verb: Verb) => VERBS[verb].stays === true;
-export const leavesHome = (verb: Verb) => VERBS[verb].leaves !== undefined;
-export const leavesForGood = (verb: Verb) => VERBS[verb].leaves === "for good";

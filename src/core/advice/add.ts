@@ -5,9 +5,9 @@ import type { Job, Missed, Ruling } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
 import { inPlain, isCalled } from "../trade/names";
-import { found, type Finding } from "./finding";
-import type { Judgement } from "./judge";
-import { stands } from "./rulings";
+import { found, type Finding } from "../reasons/finding";
+import type { Advice } from "./advise";
+import { stands } from "../reasons/rulings";
 
 /** Something missed on the way, or a job that nothing does. It belongs to the list, not to an item. */
 export type Addition = Finding & {
@@ -25,11 +25,9 @@ export type Addition = Finding & {
 type Found = Finding & Omit<Addition, "ruling" | keyof Finding>;
 
 /** What to add to the list. A job whose thing is to be bought again is not named a second time. */
-export function additions(book: Book, judgements: readonly Judgement[]): Addition[] {
+export function additions(book: Book, advised: readonly Advice[]): Addition[] {
   const boughtAgain = new Set(
-    judgements.flatMap(({ case: { item }, verdicts: [lead] }) =>
-      lead.reason === "buy again" ? item.jobs : [],
-    ),
+    advised.flatMap(({ case: { item }, verdicts: [lead] }) => (lead.reason === "buy again" ? item.jobs : [])),
   );
   const undone = jobsUndone(book).filter(({ job }) => !boughtAgain.has(job!));
   return [...undone, ...missed(book)].map((addition) => {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
-import { planFor } from "./plan";
+import { planFor } from "../plan/plan";
 
 // The trip ahead, and what is told of a thing: what it is brought for, and what its owner said of it.
 const trip = (n: number, conditions: object, marks: readonly object[]) => ({

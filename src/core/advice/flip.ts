@@ -3,12 +3,12 @@ import { carriedOn, type Book, type Carried } from "../ledger/book";
 import { nextLike, type NextOuting } from "../ledger/next-outing";
 import { outingOf, type Outing } from "../ledger/outing";
 import { Mark, Trip, Entry, type EntryWhat, type ItemId, type Trigger, type Use, type Verb } from "../model";
-import { openCase, resurvey, survey, type Survey } from "../decide/case";
+import { resurvey, survey, type Survey } from "../decide/case";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
 import { isUnavoidable } from "../trade/triggers";
-import { judgeCase, type Judgement, type Verdict } from "./judge";
-import { VERBS, stays } from "./verbs";
+import { adviseItem, type Advice, type Verdict } from "./advise";
+import { VERBS, stays } from "../trade/verbs";
 
 /** What might be done or might come, as data; its words are in `say/flip.ts`. */
 export type Supposition =
@@ -51,9 +51,8 @@ const MANY = 90;
  * away or another takes the lead from it. Null where nothing within twenty trips does.
  */
 export function nearestFlip(
-  { case: { item }, verdicts }: Judgement,
+  { case: { item, survey: surveyed }, verdicts }: Advice,
   verdict: Verdict,
-  surveyed: Survey,
 ): Flip | null {
   // What has gone is told as done.
   if (verdict.done) return null;
@@ -61,7 +60,7 @@ export function nearestFlip(
   const leadThen = ({ book, others }: Supposed): Verb | null => {
     const supposed = book();
     const after = others ? survey(supposed) : resurvey(surveyed, supposed, item.id);
-    const again = judgeCase(openCase(supposed.item(item.id)!, after)).verdicts;
+    const again = adviseItem(item.id, after).verdicts;
     const changed = leads ? again[0].verb !== verdict.verb : again.every(({ verb }) => verb !== verdict.verb);
     return changed ? again[0].verb : null;
   };

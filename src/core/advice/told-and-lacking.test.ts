@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { openBook } from "../ledger/book";
-import { judge } from "./judge";
+import { kitOf } from "./kit";
 import { additions } from "./add";
 import { lead, one, TODAY, trips, verbs } from "../../../tests/judged";
 import { logOf } from "../../../tests/histories";
@@ -28,7 +28,9 @@ describe("a complaint is let go of", () => {
 
   test("lying unused since is no proof that it is well again", () => {
     const idle = stove(9, [0, 1], (at) => (at > 1 ? { use: "unused", why: "another did the job" } : {}));
-    expect(judge(openBook(logOf(idle), TODAY))[0]!.verdicts.map(({ verb }) => verb)).not.toEqual(["keep"]);
+    expect(kitOf(openBook(logOf(idle), TODAY)).things[0]!.verdicts.map(({ verb }) => verb)).not.toEqual([
+      "keep",
+    ]);
   });
 });
 
@@ -144,7 +146,7 @@ describe("of the essential systems, what nothing does", () => {
           }),
           TODAY,
         );
-        return [book, judge(book)] as const;
+        return [book, kitOf(book).things] as const;
       })(),
     ).flatMap(({ job }) => job ?? []);
   const tent = { name: "Tent", kind: "tent" };

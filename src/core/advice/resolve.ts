@@ -1,11 +1,11 @@
-import type { Ruling, Verb } from "../model";
+import { URGENCIES, type Ruling, type Sureness, type Verb } from "../model";
 import { isCritical, type Case } from "../decide/case";
-import { found, URGENCIES, type Finding, type Sureness } from "./finding";
-import { keep } from "./keep";
-import { isLaw } from "./law-reasons";
-import { standingRuling } from "./rulings";
-import { isRoutine } from "./service";
-import { VERBS } from "./verbs";
+import { found, type Finding } from "../reasons/finding";
+import { keep } from "../reasons/keep";
+import { isLaw } from "../reasons/law-reasons";
+import { standingRuling } from "../reasons/rulings";
+import { isRoutine } from "../reasons/service";
+import { VERBS } from "../trade/verbs";
 
 /** A finding with the owner's ruling on it, while that stands. */
 export type Ruled = Finding & { readonly ruling: Ruling | null };

@@ -4,15 +4,14 @@ import { anyFile, logOf } from "../../../tests/histories";
 import { lead, one, TODAY, verdicts } from "../../../tests/judged";
 import { openBook, withCarries, withMark } from "../ledger/book";
 import { Mark, type SchoolName } from "../model";
-import { survey } from "../decide/case";
-import { additions } from "./add";
-import { judgeAll, judgeChanges, rejudge, type Judgement } from "./judge";
+import type { Advice } from "./advise";
+import { kitAfter, kitOf } from "./kit";
 import { isSetAside, precedence } from "./resolve";
 
 const school4 = fc.constantFrom<SchoolName>("lean", "even", "roomy", "wary");
 
-const said = (judgements: Iterable<Judgement>) =>
-  [...judgements].map(({ case: { item, standing, left }, verdicts: found }) => [
+const said = (advised: Iterable<Advice>) =>
+  [...advised].map(({ case: { item, standing, left }, verdicts: found }) => [
     item.id,
     standing,
     left?.givesOut,
@@ -76,17 +75,9 @@ describe("for any history", () => {
               : each,
           ),
         };
-        const surveyed = survey(openBook(log, TODAY));
-        const before = new Map(judgeAll(surveyed).map((each) => [each.case.item.id, each]));
-        const again = new Map([
-          ...before,
-          ...rejudge(
-            surveyed,
-            withMark(surveyed.book, { trip: trip.id, item: carry.item, mark }),
-            carry.item,
-          ).map((each) => [each.case.item.id, each] as const),
-        ]);
-        expect(said(again.values())).toEqual(said(verdicts(changed)));
+        const before = kitOf(openBook(log, TODAY));
+        const book = withMark(before.book, { trip: trip.id, item: carry.item, mark });
+        expect(said(kitAfter(before, book, [carry.item]).things)).toEqual(said(verdicts(changed)));
       }),
       { numRuns: 80 },
     );
@@ -109,8 +100,7 @@ describe("for any history", () => {
         let log = logOf(file);
         if (log.trips.length === 0) return;
         const book = openBook(log, TODAY);
-        const surveyed = survey(book);
-        let kept = { book, surveyed, judgements: judgeAll(surveyed) };
+        let kept = kitOf(book);
         for (const [tripPick, itemPick, told] of changes) {
           const trip = log.trips[tripPick % log.trips.length]!;
           const { id } = log.items[itemPick % log.items.length]!;
@@ -121,13 +111,11 @@ describe("for any history", () => {
           );
           log = { ...log, trips: log.trips.map((each) => (each === trip ? { ...each, carries } : each)) };
           const then = withCarries(kept.book, log.trips, new Set([id]));
-          kept = { book: then, ...judgeChanges(kept, then, [id]) };
+          kept = kitAfter(kept, then, [id]);
         }
-        const whole = openBook(log, TODAY);
-        expect(said(kept.judgements)).toEqual(said(judgeAll(survey(whole))));
-        expect(additions(kept.book, kept.judgements).map(({ what }) => what)).toEqual(
-          additions(whole, judgeAll(survey(whole))).map(({ what }) => what),
-        );
+        const whole = kitOf(openBook(log, TODAY));
+        expect(said(kept.things)).toEqual(said(whole.things));
+        expect(kept.toAdd.map(({ what }) => what)).toEqual(whole.toAdd.map(({ what }) => what));
       }),
       { numRuns: 120 },
     );

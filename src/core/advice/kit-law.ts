@@ -1,5 +1,5 @@
 import type { NextOuting } from "../ledger/next-outing";
-import type { Job, Trigger, Trip } from "../model";
+import type { Job, Trigger } from "../model";
 import { JOB_RULES } from "../trade/jobs";
 
 /**
@@ -22,15 +22,12 @@ const KIT_JOBS: readonly { readonly job: Job; readonly by?: readonly Trigger[]; 
 ];
 
 /** The jobs of a kit on a trip, for the conditions expected: what nobody foresees counts as coming, but for ice. */
-export function kitJobs(
-  next: Pick<NextOuting, "nights" | "strength">,
-  offers: Trip["offers"] = {},
-): readonly Job[] {
+export function kitJobs(next: Pick<NextOuting, "nights" | "strength" | "offers">): readonly Job[] {
   const comes = (trigger: Trigger) =>
     (next.strength(trigger) ?? (trigger === "snow or ice" ? "none" : "some")) !== "none";
   return KIT_JOBS.filter(({ job, by, nights }) => {
     const offer = JOB_RULES[job]?.doneBy;
-    if (offer && (offers[offer] ?? "none") !== "none") return false;
+    if (offer && (next.offers[offer] ?? "none") !== "none") return false;
     if (nights && next.nights === 0) return false;
     return by === undefined || by.some(comes);
   }).map(({ job }) => job);

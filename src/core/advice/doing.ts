@@ -1,9 +1,9 @@
-import { openCase, survey, type Case } from "../decide/case";
+import { survey, type Case } from "../decide/case";
 import { openBook } from "../ledger/book";
 import { Entry, type EntryWhat, type Log } from "../model";
-import type { Finding } from "./finding";
-import { judgeCase } from "./judge";
-import { VERBS } from "./verbs";
+import type { Finding, Reason } from "../reasons/finding";
+import { adviseItem, type Verdict } from "./advise";
+import { VERBS } from "../trade/verbs";
 
 /** What doing as a verdict says comes to: something logged of the thing, or that it has left. */
 export type Doing =
@@ -22,9 +22,25 @@ export function doingOf(log: Log, { item, book }: Case, finding: Finding): Doing
   const settles = (what: EntryWhat) => {
     const entry = Entry.parse({ id: "done", item: item.id, on: book.today, what });
     const after = openBook({ ...log, entries: [...log.entries, entry] }, book.today);
-    const { verdicts } = judgeCase(openCase(after.item(item.id)!, survey(after)));
+    const { verdicts } = adviseItem(item.id, survey(after));
     return !verdicts.some((each) => each.verb === verb && each.reason === reason);
   };
   const remedy = VERBS[verb].remedies.find(settles);
   return remedy ? { log: remedy, service: null } : verb === "replace" ? { leaves: "worn out" } : null;
 }
+
+/** How a verdict is done with: something is logged, or the thing graded. */
+export type DoneBy = "log" | "grade";
+
+/** What is done by logging nothing: it is put on the shelf, or a question answered. */
+const UNLOGGED: ReadonlySet<Reason> = new Set<Reason>(["buy again", "frost nobody noted"]);
+
+/** How a verdict is done with in one press; null where only leaving it out, or another line on the shelf, does it. */
+export function doneBy({ verb, reason, done }: Pick<Finding, "verb" | "reason" | "done">): DoneBy | null {
+  if (reason === "look it over") return "grade";
+  return !done && !UNLOGGED.has(reason) && VERBS[verb].remedies.length > 0 ? "log" : null;
+}
+
+/** It is settled by another of it on the shelf. */
+export const boughtAgain = ({ reason, ruling }: Pick<Verdict, "reason" | "ruling">) =>
+  reason === "buy again" && ruling === null;
