@@ -5,6 +5,8 @@ declare module "jstat" {
       inv(p: number, alpha: number, beta: number): number;
       cdf(x: number, alpha: number, beta: number): number;
     };
+    /** The natural logarithm of the beta function. */
+    betaln(alpha: number, beta: number): number;
     readonly studentt: {
       inv(p: number, degreesOfFreedom: number): number;
     };

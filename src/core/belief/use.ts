@@ -47,8 +47,13 @@ const LIKENESS = 0.15;
 /** What the chances of one trip are worth, were each a trip of its own: the design effect of a cluster sample. */
 const worthOf = (chances: number) => (chances <= 1 ? chances : chances / (1 + (chances - 1) * LIKENESS));
 
-/** So many later marks that say the other, and an old one counts half: a thing used ten times and then unused twenty trips is let go of. Common practice, no source. */
-const HALVED_BY = 6;
+/**
+ * The last trips count in full, and older ones half for each so many more, whatever the later ones say: a thing used ten times
+ * and then unused on twenty trips is let go of, and one used on every fifth trip is believed to be. Common practice, no source.
+ */
+const FRESH_TRIPS = 6;
+const HALVED_BY = 12;
+const fadeAfter = (trips: number) => 0.5 ** (Math.max(0, trips - FRESH_TRIPS + 1) / HALVED_BY);
 
 /** What owners do with other things of the job, as uses and misses of its own, at most one chance in all. */
 export interface Pool {
@@ -71,23 +76,18 @@ export function evidenceOfUse(
   const called = new Tally(priorUses(item) + like.uses, like.misses);
   const uncalled = new Tally(0, 0);
   let [refused, idle] = [0, 0];
-  // From the last back, so that what contradicts each mark later is known.
-  let [laterUses, laterMisses] = [0, 0];
-  const fades = all.map(() => 1);
-  for (let n = all.length - 1; n >= 0; n--) {
-    const unused = all[n]!.mark.use === "unused";
-    fades[n] = 0.5 ** ((unused ? laterUses : laterMisses) / HALVED_BY);
-    if (saysNothing(all[n]!)) continue;
-    if (unused) laterMisses += 1;
-    else laterUses += 1;
-  }
-  all.forEach((one, n) => {
-    const fade = fades[n]!;
+  // Every trip that says something of it, marked or missed, ages those before it.
+  const told = [...all.filter((one) => !saysNothing(one)).map(({ outing }) => outing), ...missed].map(
+    ({ n }) => n,
+  );
+  const fadeOn = ({ n }: Outing) => fadeAfter(told.filter((later) => later > n).length);
+  for (const one of all) {
+    // Forgotten, or its time never came: that says nothing either way.
+    if (saysNothing(one)) continue;
+    const fade = fadeOn(one.outing);
     const chances = chancesOn(one.outing, one.part);
     const beside = chancesBeside(one, chances);
     const was = wasCalled(one, item);
-    // Forgotten, or its time never came: that says nothing either way.
-    if (saysNothing(one)) return;
     (was ? called : uncalled).add(one, chances - beside, fade);
     uncalled.misses += beside * fade;
     idle += beside;
@@ -95,9 +95,9 @@ export function evidenceOfUse(
       if (was) refused += chances;
       else idle += chances;
     }
-  });
+  }
+  for (const outing of missed) called.uses += worthOf(chancesOn(outing)) * fadeOn(outing);
   const wanted = missed.reduce((sum, outing) => sum + chancesOn(outing), 0);
-  called.uses += wanted;
   return {
     called: { uses: called.uses, misses: called.misses },
     uncalled: { uses: uncalled.uses, misses: uncalled.misses },

@@ -129,7 +129,9 @@ describe("a plan worked by hand", () => {
     const unknown = planOf({ plan: {} });
     expect(columns(unknown).net).toBe("take if");
     expect(unknown.mayCome).toBe(25);
-    expect(sayWhy(lineOf(unknown, "net"))).toMatch(/^If you expect bugs; used on one such trip in \d\.$/);
+    expect(sayWhy(lineOf(unknown, "net"))).toMatch(
+      /^If you expect bugs; used on one such trip in (\d|two)\.$/,
+    );
   });
 
   // Bugs on two of five trips that told of them: (2 + ½) ÷ (5 + 1).

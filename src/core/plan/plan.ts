@@ -1,4 +1,5 @@
 import type { Case } from "../decide/case";
+import { expectedWorth } from "../decide/worth";
 import { essentialJobs } from "../decide/law";
 import type { Book } from "../ledger/book";
 import { asPlanned, type NextOuting } from "../ledger/next-outing";
@@ -76,8 +77,6 @@ export interface Plan {
   readonly deadGramMetres: number;
 }
 
-/** From this chance on, a thing with nobody to say whether it is called for goes along anyway. Common practice, no source. */
-const TAKEN_ANYWAY = 0.5;
 /** A bed is warm enough where a cold night is no likelier than this. Common practice, no source. */
 const COLD_CHANCE = 0.2;
 /** A thing is named as wearing out on the way from this chance on. */
@@ -291,12 +290,16 @@ function superseded(item: FullItem, marked: Case["marked"], things: readonly Adv
   return by?.case.item ?? null;
 }
 
+/** What nobody can say is called for goes anyway where what it may save outweighs it, by so much as its owner's school asks. */
+const isWorthTaking = ({ item, school }: Case, chance: number) =>
+  expectedWorth(item.consequence, chance) >= school.worthNeeded * gramsOf(item);
+
 function whyTaken({ case: one, call, chance }: Advice): Why {
   if (one.item.cover) return { is: "cover" };
   const told = call.triggers.filter((trigger) => !isUnavoidable(trigger));
   if (call.is === "called" && told.length > 0) return { is: "called", triggers: told };
   if (call.is !== "called" && essentialJobs(one).length > 0) return { is: "essential" };
-  if (call.is === "unknown" && chance < TAKEN_ANYWAY)
+  if (call.is === "unknown" && !isWorthTaking(one, chance))
     return { is: "might be called", triggers: call.triggers };
   return { is: "earns its place" };
 }

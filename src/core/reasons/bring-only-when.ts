@@ -1,4 +1,4 @@
-import { callerOf } from "../belief/caller";
+import { CALLER_ODDS, callerOf } from "../belief/caller";
 import { tripsOf } from "../ledger/history";
 import type { Marked } from "../ledger/book";
 import { isCritical, isHere, lastOuting, othersDoing, successorOf, type Case } from "../decide/case";
@@ -92,7 +92,8 @@ function forItsSeason(one: Case): Finding | null {
     return without.length ? [{ other, without }] : [];
   });
   for (const { other, without } of instead) {
-    const caller = callerOf(item, marked, without, OF_SEASONS);
+    // Who owns two for one job mostly owns them for two seasons.
+    const caller = callerOf(item, marked, without, { among: OF_SEASONS, odds: CALLER_ODDS.reckoned });
     if (!caller) continue;
     return found({
       ...only(one, marked, without.length > 1 ? "likely" : "perhaps"),

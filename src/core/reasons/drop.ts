@@ -1,4 +1,4 @@
-import { callerOf } from "../belief/caller";
+import { CALLER_ODDS, callerOf } from "../belief/caller";
 import { chancesIn } from "../belief/use";
 import { chanceQuantile, surenessBelow } from "../belief/use-chance";
 import type { Marked } from "../ledger/book";
@@ -109,8 +109,7 @@ export const isMildLayer = ({ item, marked }: Case) =>
 function anotherDidIt(one: Case): Finding | null {
   const told = one.told("another did the job");
   const { use, item } = one;
-  if (!speaks(told, one) || one.marked.at(-1)?.mark.why === "forgot it" || callerAmong(one).caller)
-    return null;
+  if (!speaks(told, one) || one.marked.at(-1)?.mark.why === "forgot it" || mayBeCalled(one)) return null;
   if (isMildLayer(one)) return null;
   if (item.rules.contents && item.load === "consumable") return null;
   const outing = lastOuting(one)!;
@@ -126,8 +125,7 @@ function anotherDidIt(one: Case): Finding | null {
 function disliked(one: Case): Finding | null {
   const told = one.told("disliked");
   const { use, item, marked } = one;
-  if (!speaks(told, one) || told.chances < use.taken || item.rules.contents || callerAmong(one).caller)
-    return null;
+  if (!speaks(told, one) || told.chances < use.taken || item.rules.contents || mayBeCalled(one)) return null;
   // Taken up again since, it is not refused any more.
   if (marked.at(-1)?.mark.use === "used") return null;
   const why = told.marks.at(-1)!.mark.why!;
@@ -141,6 +139,10 @@ function disliked(one: Case): Finding | null {
 /** How sure we must be, 0 to 1, that it is seldom wanted, before saying so. */
 const CONFIDENCE = 0.8;
 
+/** Told as more than a leaning where it is nineteen to one that it is wanted less than half the time: a coin's toss is not seldom. */
+const FIRM = 0.95;
+const HALF = 0.5;
+
 /** Under the school's line: the 80th percentile of P(use | called) lies below it, after the chances that the school asks for. */
 function seldomWanted(one: Case): Finding | null {
   const { use, school, marked } = one;
@@ -149,7 +151,8 @@ function seldomWanted(one: Case): Finding | null {
   if (lastTelling(one)?.mark.use === "used") return null;
   const high = chanceQuantile(use.called, CONFIDENCE);
   const idle = marked.filter(({ outing }) => use.calledUnused.includes(outing.trip.id));
-  const sureness = high < school.dropLine * 0.7 ? "sure" : "likely";
+  const isFirm = surenessBelow(use.called, HALF) >= FIRM;
+  const sureness = isFirm ? (high < school.dropLine * 0.7 ? "sure" : "likely") : "leaning";
   const uses = use.calledUsed.length;
   return found({
     ...leave(one, idle, sureness),
@@ -210,13 +213,16 @@ const HARDLY_DAYS = 2;
 const wasThereAllAlong = ({ outing }: Marked, { item }: Case) =>
   item.triggers.some((trigger) => isUnavoidable(trigger) || outing.trip.conditions[trigger] === "strong");
 
+/** Before a thing is left, it is enough that some weather may have called for it. */
+const mayBeCalled = (one: Case) => callerAmong(one, CALLER_ODDS.reckoned).caller !== null;
+
 /** Sorted by the weather: wanted in some, refused without. */
-export function callerAmong(one: Case) {
+export function callerAmong(one: Case, odds: number = CALLER_ODDS.told) {
   const wanted = one.marked.filter(({ mark }) => mark.use === "used");
   const unwanted = one.marked.filter(
     ({ mark }) => mark.use === "unused" && mark.why !== "forgot it" && mark.why !== "trip cut short",
   );
-  return { wanted, unwanted, caller: callerOf(one.item, wanted, unwanted) };
+  return { wanted, unwanted, caller: callerOf(one.item, wanted, unwanted, { odds }) };
 }
 
 const only =

@@ -26,7 +26,7 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
     backups: 0,
     backupsLightWater: 0,
     worthNeeded: 1.5,
-    tooLight: 30,
+    tooLight: 15,
   },
   even: {
     name: "even",
@@ -46,7 +46,7 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
     backups: 1,
     backupsLightWater: 1,
     worthNeeded: 0.6,
-    tooLight: 30,
+    tooLight: 50,
   },
   wary: {
     name: "wary",
@@ -56,7 +56,7 @@ export const SCHOOLS: Readonly<Record<SchoolName, School>> = {
     backups: 1,
     backupsLightWater: 2,
     worthNeeded: 0.4,
-    tooLight: 30,
+    tooLight: 50,
   },
 };
 

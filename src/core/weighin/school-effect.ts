@@ -1,5 +1,7 @@
-import type { ItemId, SchoolName } from "../model";
 import { bySchool, type Kit } from "../advice/kit";
+import type { Advice } from "../advice/advise";
+import type { ItemId, SchoolName } from "../model";
+import { VERBS } from "../trade/verbs";
 
 /** A thing on the shelf that one school would leave at home and another would not. */
 export interface Swayed {
@@ -8,23 +10,28 @@ export interface Swayed {
   readonly grams: number;
 }
 
-/** What a school would leave beside the present one, and what it would take that the present one leaves; the heaviest first. */
+/** What a school would leave beside the present one, what it would lean to leaving, and what it would take that the present one leaves; the heaviest first. */
 export interface SchoolEffect {
   readonly leaves: readonly Swayed[];
+  readonly leans: readonly Swayed[];
   readonly takes: readonly Swayed[];
 }
 
-/** Sets one school's advice of a log beside the present one's. */
+/** Sets another school's advice on the same things beside the present one's. */
 export function schoolEffect(kit: Kit, school: SchoolName): SchoolEffect {
-  const [leftNow, leftThen] = [leftHome(kit), leftHome(bySchool(kit, school))];
-  const without = (these: ReadonlyMap<ItemId, Swayed>, those: ReadonlyMap<ItemId, Swayed>) =>
-    [...these.values()].filter(({ id }) => !those.has(id)).sort((a, b) => b.grams - a.grams);
-  return { leaves: without(leftThen, leftNow), takes: without(leftNow, leftThen) };
+  const then = bySchool(kit, school);
+  const only = (test: (now: Advice, then: Advice) => boolean) =>
+    kit.things
+      .filter((now) => test(now, then.of(now.case.item.id)!))
+      .map(({ case: { item } }): Swayed => ({ id: item.id, name: item.name, grams: item.weight?.g ?? 0 }))
+      .sort((a, b) => b.grams - a.grams);
+  return {
+    leaves: only((now, after) => now.leaves === null && after.leaves !== null),
+    leans: only((now, after) => !speaksOfLeaving(now) && after.leaves === null && speaksOfLeaving(after)),
+    takes: only((now, after) => now.leaves !== null && after.leaves === null),
+  };
 }
 
-const leftHome = ({ things }: Kit) =>
-  new Map(
-    things
-      .filter(({ leaves }) => leaves !== null)
-      .map(({ case: { item } }) => [item.id, { id: item.id, name: item.name, grams: item.weight?.g ?? 0 }]),
-  );
+/** It is told to be left, be it as a leaning only. */
+const speaksOfLeaving = ({ asks: [first] }: Advice) =>
+  first !== undefined && VERBS[first.verb].leaves !== undefined;

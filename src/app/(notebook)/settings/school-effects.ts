@@ -17,11 +17,15 @@ export const schoolEffects = keptWith(async ({ log, kit }) => {
       continue;
     }
     await giveWay();
-    const { leaves, takes } = schoolEffect(kit, school);
+    const { leaves, leans, takes } = schoolEffect(kit, school);
     const { units } = log.settings;
     effects.push([
       school,
-      [said("Would also leave", leaves, units), said("Would take back", takes, units)]
+      [
+        said("Would also leave", leaves, units),
+        said("Would lean to leaving", leans, units),
+        said("Would take back", takes, units),
+      ]
         .filter(Boolean)
         .join(" ") || "Would leave the same things as now.",
     ]);
