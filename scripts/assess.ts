@@ -50,7 +50,8 @@ async function main(): Promise<number> {
 
 function tellItem(advice: Advice, kit: Kit) {
   const { case: one, verdicts, dissent } = advice;
-  const { item, totals, left, standing, state } = one;
+  const { left } = advice;
+  const { item, totals, standing, state } = one;
   return {
     id: item.id,
     name: item.name,

@@ -39,23 +39,17 @@ export const engineReplaces: Policy = {
 /** What a slimmed thing leaves at home of its weight. */
 const SLIMMED = 0.5;
 
-/** Leaves at home what the engine drops, and what it would bring only for weather that is not foreseen; takes half of what it slims. Shows all advice to `look`. */
+/** Leaves at home what the advice leaves there: for good, or where what calls for it is not foreseen; takes half of what it slims. Shows all advice to `look`. */
 export const engineLeaves = (look: (advised: readonly Advice[]) => void): Policy => ({
   replace: () => new Set(),
   leave: (before) => {
     const advised = judged(before);
     look(advised);
-    const shareOf = ({ verdicts, case: { state } }: Advice) =>
-      state !== "active"
-        ? 0
-        : verdicts.some(
-              ({ verb, when }) =>
-                verb === "drop" || (verb === "bring only when" && !isExpected(when!, before.outing)),
-            )
-          ? 1
-          : verdicts.some(({ verb }) => verb === "slim")
-            ? SLIMMED
-            : 0;
+    const shareOf = ({ verdicts, leaves, case: { state } }: Advice) => {
+      if (state !== "active") return 0;
+      if (leaves) return leaves.when && isExpected(leaves.when, before.outing) ? 0 : 1;
+      return verdicts.some(({ verb }) => verb === "slim") ? SLIMMED : 0;
+    };
     return new Map(advised.map((advice) => [advice.case.item.id, shareOf(advice)]));
   },
 });

@@ -16,7 +16,7 @@ import { weighed } from "@/core/plan/weighed";
 import { sayWhy } from "@/core/plan/words";
 import { argue } from "@/core/say/argument";
 import { says } from "@/core/say/says";
-import { sayLeft } from "@/core/say/words";
+import { sayLeftOf } from "@/core/say/words";
 import { packWorth } from "@/core/weighin/pack-worth";
 import { schoolEffect } from "@/core/weighin/school-effect";
 import { sheetOf } from "./(notebook)/(tally)/sheet-of";
@@ -100,7 +100,7 @@ function expectOneVoice(kit: Kit, log: Log): void {
         lead.verb,
         lead.urgency,
         says(one, lead),
-        sayLeft(one.left, item.wears, units),
+        sayLeftOf(advice, units),
       ]);
     // Verdicts, and the thing's own page: a slip a verdict, what asks and stands apart from what is put aside.
     const slips = verdicts.map((verdict) => slipOf({ advice, verdict }));

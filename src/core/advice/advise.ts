@@ -47,6 +47,10 @@ export interface Advice {
   readonly first: Verdict | null;
   /** What is work for the bench, or for the shop. */
   readonly jobs: readonly Verdict[];
+  /** What is left of it; null where nothing wears, and of what is to be replaced for another reason than its wear. */
+  readonly left: Case["left"];
+  /** What it weighs now, without the pieces that are gone; null where nobody weighed it. */
+  readonly grams: number | null;
   /** The verdict that another thing would settle. */
   readonly wantsAnother: Verdict | null;
   /** What the trip ahead asks of it, and the chance, 0 to 1, that it is used there. */
@@ -98,18 +102,24 @@ export function adviceOf(one: Case, verdicts: Advice["verdicts"]): Advice {
     verdicts,
     asks,
     leaves,
-    saves: leavesForGood({ leaves }) ? (leaves!.stake.grams ?? 0) : 0,
+    saves: leavesForGood({ leaves }) ? (gramsNow(one) ?? 0) : 0,
     first: asks.find(isFirst) ?? null,
     // What is only to be watched, or was said once, is no job until its owner agrees.
     jobs: asks.filter(
       (verdict) => VERBS[verdict.verb].bench && isFollowed(verdict) && !isOnlyWatched(verdict),
     ),
+    left: asks.some(({ verb, reason }) => verb === "replace" && reason !== "life used up") ? null : one.left,
+    grams: gramsNow(one),
     wantsAnother: asks.find(({ verb }) => VERBS[verb].wantsAnother) ?? null,
     call,
     chance: chanceOfUse(one, call),
     dissent: dissentOf(one, lead),
   };
 }
+
+/** One pole of a pair, or the stakes that are still there. */
+const gramsNow = ({ item: { weight, pieces }, history: { piecesOut } }: Case) =>
+  weight && (weight.g * Math.max(0, pieces - piecesOut)) / pieces;
 
 type Ruling = Verdict["ruling"];
 /** Agreed is not done: it stands until it is. */

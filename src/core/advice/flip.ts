@@ -8,6 +8,7 @@ import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
 import { isUnavoidable } from "../trade/triggers";
 import { adviseItem, type Advice, type Verdict } from "./advise";
+import type { Reason } from "../reasons/finding";
 import { VERBS, stays } from "../trade/verbs";
 
 /** What might be done or might come, as data; its words are in `say/flip.ts`. */
@@ -65,7 +66,7 @@ export function nearestFlip(
     return changed ? again[0].verb : null;
   };
   const ahead = futureTrips(item, surveyed);
-  for (const each of suppositions(item, verdict.verb, surveyed, ahead).sort((a, b) => a.n - b.n)) {
+  for (const each of suppositions(item, verdict, surveyed, ahead).sort((a, b) => a.n - b.n)) {
     const then = leadThen(each);
     if (!then) continue;
     return nearer(each, then, ahead, leadThen);
@@ -89,14 +90,19 @@ function nearer(
   return { supposed: what, then };
 }
 
-function suppositions(item: FullItem, verb: Verb, surveyed: Survey, ahead: FutureTrips): Supposed[] {
+function suppositions(
+  item: FullItem,
+  { verb, reason }: Verdict,
+  surveyed: Survey,
+  ahead: FutureTrips,
+): Supposed[] {
   const { book } = surveyed;
   const calling = item.triggers.filter((trigger) => !isUnavoidable(trigger));
   const needs = item.jobs.flatMap((job) => JOB_RULES[job]?.provedBy ?? []);
   const calls = [...new Set([...calling, ...needs])];
   const idle = calling.length > 0 && calling.length === item.triggers.length;
   return [
-    ...logged(item, verb, book),
+    ...logged(item, verb, reason, book),
     ...graded(item, verb, book),
     ...unfrozen(item, book),
     ...(item.expires === null
@@ -195,9 +201,20 @@ function supposedOuting(
   return { ...outingOf({ ...trip, nights }, outings.length + at), days, nights };
 }
 
+/** What was found not worth another mending, or past it. */
+const NOT_MENDED: ReadonlySet<Reason> = new Set<Reason>([
+  "fault came back",
+  "too dear to mend",
+  "beyond mending",
+  "wear to be seen",
+  "can't be relied on",
+  "spoilt by mould",
+]);
+
 /** Something done about it, logged today. */
-function logged(item: FullItem, verb: Verb, book: Book): Supposed[] {
+function logged(item: FullItem, verb: Verb, reason: Reason, book: Book): Supposed[] {
   return VERBS[verb].remedies
+    .filter((what) => !NOT_MENDED.has(reason) || (what !== "repair" && what !== "service"))
     .filter((what) => what !== "restock" || item.pieces > 1 || item.rules.contents)
     .map((what, n) => ({
       n: n / 10,

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { kaplanMeier } from "./kaplan-meier";
 import type { Life } from "./life-belief";
+import { seeded } from "../../../tests/seeded";
 import { theilSen } from "./theil-sen";
 import { fitWeibull, weibullMedian } from "./weibull-fit";
 
@@ -53,4 +54,23 @@ test("one reading that is quite wrong hardly moves the robust line", () => {
       { x: 1, y: 3 },
     ]),
   ).toBeNull();
+});
+
+test("the error of its slope is what the slope strays by: over lines with normal noise, and with a tenth of readings quite wrong", () => {
+  const random = seeded(41);
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const within = (wild: number, n: number) => {
+    const hits = Array.from({ length: 600 }, () => {
+      const line = theilSen(
+        Array.from({ length: n }, (_, x) => ({ x, y: -0.5 * x + (random() < wild ? 8 : 1) * normal() })),
+      )!;
+      return Math.abs(line.slope + 0.5) <= line.slopeError;
+    });
+    return hits.filter(Boolean).length / hits.length;
+  };
+  // One standard error either way holds two in three.
+  for (const share of [within(0, 8), within(0, 20), within(0.1, 12)]) {
+    expect(share).toBeGreaterThan(0.58);
+    expect(share).toBeLessThan(0.8);
+  }
 });

@@ -18,8 +18,8 @@ export interface ReadingTrend {
 const READINGS_FOR_A_TREND = 3;
 
 /**
- * The robust line (Theil–Sen) through an item's readings. Its errors come from the median absolute residual, never taken as
- * smaller than what the measure itself repeats to. Null for fewer than three readings, or all at one wear.
+ * The robust line (Theil–Sen) through an item's readings. Its level's error comes from the median absolute residual, its
+ * slope's from Sen's interval, neither taken as smaller than what the measure itself repeats to allows. Null for fewer than three readings, or all at one wear.
  *
  * @param asNew the value of a new one, at no wear, where both are known: it holds the line's near end
  */
@@ -31,19 +31,20 @@ export function readingTrend(
   const held = asNew === null ? points : [{ x: 0, y: asNew }, ...points];
   const line = points.length < READINGS_FOR_A_TREND ? null : theilSen(held);
   if (!line) return null;
-  const { slope, intercept } = line;
+  const { slope, intercept, slopeError } = line;
   const n = held.length;
   const at = (wear: number) => intercept + slope * wear;
   const scatter = 1.4826 * medianOf(held.map(({ x, y }) => Math.abs(y - at(x)))) * Math.sqrt(n / (n - 2));
   const error = Math.max(scatter, rule.error);
   const mean = held.reduce((sum, { x }) => sum + x, 0) / n;
   const spread = held.reduce((sum, { x }) => sum + (x - mean) ** 2, 0);
+  const tilt = Math.max(slopeError, rule.error / Math.sqrt(spread));
   return {
     rule,
     points,
     slope,
     at,
-    errorAt: (wear) => error * Math.sqrt(1 / n + (wear - mean) ** 2 / spread),
+    errorAt: (wear) => Math.hypot(error / Math.sqrt(n), tilt * (wear - mean)),
   };
 }
 

@@ -35,7 +35,8 @@ export function chooseByLife(one: Case): LifeChoice | null {
   if (!condemns && !worries) return { best: "go on" };
   const { goOn, replaceNow, lookFirst } = lifeOptions(left, wearCost);
   if (replaceNow < goOn && condemns) return { best: "replace", margin: goOn / replaceNow };
-  return { best: worries && Math.min(lookFirst, replaceNow) < goOn ? "look" : "go on" };
+  const isLookWorth = worries && Math.min(lookFirst, replaceNow) < goOn && !isLookedOver(one);
+  return { best: isLookWorth ? "look" : "go on" };
 }
 
 /** Uses without an answer after which a look that was asked for is not waited for any longer. Common practice, no source. */
@@ -53,6 +54,12 @@ function isNeglected({ left, totals }: Case): boolean {
     wear -= added;
   }
   return uses >= UNANSWERED;
+}
+
+/** Graded sound as worn as it is now: a second look says nothing new. */
+function isLookedOver({ readings, totals }: Case): boolean {
+  const grade = readings.find(({ rule }) => rule.what === CONDITION.what)?.points.at(-1);
+  return grade !== undefined && grade.y >= SOUND_GRADE && grade.x >= totals.wear;
 }
 
 /** Graded sound lately: quiet until a quarter more wear, which a walk that is planned must end within. */

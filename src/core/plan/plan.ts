@@ -47,6 +47,8 @@ export interface WearingOut {
   readonly line: PlanLine;
   readonly chance: number;
   readonly metres: number;
+  /** What stays at home and would do its job with less than half that chance; null: nothing does. */
+  readonly instead: FullItem | null;
 }
 
 /** Something that counts one short: a stove without gas, a tent without its poles. */
@@ -80,7 +82,7 @@ export interface Plan {
 /** A bed is warm enough where a cold night is no likelier than this. Common practice, no source. */
 const COLD_CHANCE = 0.2;
 /** A thing is named as wearing out on the way from this chance on. */
-const WORTH_NAMING = 0.1;
+export const WORTH_NAMING = 0.1;
 
 /** What to take on a trip: the one planned, or one as usual. Everything owned stands in one column, with why. */
 export function planFor(book: Book, trip: Trip | null): Plan {
@@ -120,7 +122,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
   });
   const along = lines.filter(({ column }) => column === "take" || column === "not ready");
   const last = book.outings.at(-1);
-  const lastItems = last ? book.tripOf(last).carries.flatMap(({ item }) => book.item(item) ?? []) : [];
+  const lastThings = last ? book.tripOf(last).carries.flatMap(({ item }) => kit.of(item) ?? []) : [];
   return {
     next,
     kit,
@@ -128,16 +130,18 @@ export function planFor(book: Book, trip: Trip | null): Plan {
     gaps: gapsIn(things, ({ case: { item } }) => along.some((line) => line.item === item), next.offers),
     short: shortIn(along, ahead),
     toAdd: kit.toAdd,
-    wearingOut: wearingOut(along, next),
-    load: loadOf(along.map(({ item }) => item)),
-    lastLoad: last ? loadOf(lastItems) : null,
-    mayCome: lines.reduce((sum, { column, item }) => sum + (column === "take if" ? gramsOf(item) : 0), 0),
+    wearingOut: wearingOut(lines, next),
+    load: loadOf(along.map(({ advice }) => advice)),
+    lastLoad: last ? loadOf(lastThings) : null,
+    mayCome: lines.reduce((sum, { column, advice }) => sum + (column === "take if" ? gramsOf(advice) : 0), 0),
     saved: lines
-      .filter(({ column, item }) => column === "leave" && lastItems.includes(item))
-      .reduce((sum, { item }) => sum + gramsOf(item), 0),
+      .filter(
+        ({ column, item }) => column === "leave" && lastThings.some(({ case: one }) => one.item === item),
+      )
+      .reduce((sum, { advice }) => sum + gramsOf(advice), 0),
     deadGramMetres: along
       .filter(({ item }) => !item.cover)
-      .reduce((sum, { item, chance }) => sum + gramsOf(item) * (1 - chance) * next.metres, 0),
+      .reduce((sum, { advice, chance }) => sum + gramsOf(advice) * (1 - chance) * next.metres, 0),
   };
 }
 
@@ -152,7 +156,7 @@ function keptTogether(places: readonly PlanLine[], jobs: readonly Job[]): PlanLi
     const doing = places.filter(({ item }) => item.jobs.includes(job));
     if (doing.some(goes)) continue;
     const [first] = doing.toSorted(
-      (a, b) => lastUse(b.advice) - lastUse(a.advice) || gramsOf(a.item) - gramsOf(b.item),
+      (a, b) => lastUse(b.advice) - lastUse(a.advice) || gramsOf(a.advice) - gramsOf(b.advice),
     );
     if (first) back.set(first.item, job);
   }
@@ -162,11 +166,11 @@ function keptTogether(places: readonly PlanLine[], jobs: readonly Job[]): PlanLi
   });
 }
 
-const gramsOf = ({ weight }: FullItem) => weight?.g ?? 0;
+const gramsOf = ({ grams }: Pick<Advice, "grams">) => grams ?? 0;
 
-function loadOf(items: readonly FullItem[]): Record<Load, number> {
+function loadOf(things: readonly Advice[]): Record<Load, number> {
   const load: Record<Load, number> = { base: 0, worn: 0, consumable: 0, hobby: 0 };
-  for (const item of items) load[countsAs(item)] += gramsOf(item);
+  for (const advice of things) load[countsAs(advice.case.item)] += gramsOf(advice);
   return load;
 }
 
@@ -185,7 +189,7 @@ function bedFor(kit: Kit, low: number | null): FullItem | null {
   const lastUsed = owned.toSorted((a, b) => used(b) - used(a))[0];
   if (low === null || !lastUsed) return lastUsed?.bed ?? null;
   const warm = owned.filter(({ plain }) => plain.coldAt(low) <= COLD_CHANCE);
-  const lightest = warm.toSorted((a, b) => gramsOf(a.bed) - gramsOf(b.bed))[0];
+  const lightest = warm.toSorted((a, b) => gramsOf(kit.of(a.bed.id)!) - gramsOf(kit.of(b.bed.id)!))[0];
   return (lightest ?? owned.toSorted((a, b) => a.plain.median - b.plain.median)[0])!.bed;
 }
 
@@ -291,15 +295,17 @@ function superseded(item: FullItem, marked: Case["marked"], things: readonly Adv
 }
 
 /** What nobody can say is called for goes anyway where what it may save outweighs it, by so much as its owner's school asks. */
-const isWorthTaking = ({ item, school }: Case, chance: number) =>
-  expectedWorth(item.consequence, chance) >= school.worthNeeded * gramsOf(item);
+const isWorthTaking = (advice: Advice) =>
+  expectedWorth(advice.case.item.consequence, advice.chance) >=
+  advice.case.school.worthNeeded * gramsOf(advice);
 
-function whyTaken({ case: one, call, chance }: Advice): Why {
+function whyTaken(advice: Advice): Why {
+  const { case: one, call } = advice;
   if (one.item.cover) return { is: "cover" };
   const told = call.triggers.filter((trigger) => !isUnavoidable(trigger));
   if (call.is === "called" && told.length > 0) return { is: "called", triggers: told };
   if (call.is !== "called" && essentialJobs(one).length > 0) return { is: "essential" };
-  if (call.is === "unknown" && !isWorthTaking(one, chance))
+  if (call.is === "unknown" && !isWorthTaking(advice))
     return { is: "might be called", triggers: call.triggers };
   return { is: "earns its place" };
 }
@@ -364,13 +370,30 @@ const usedOf = (kind: string, { carries }: Trip, book: Book) =>
   }, 0);
 
 /** What gives out on the way with a chance worth naming, and after how far, in the middle of those chances. */
-function wearingOut(along: readonly PlanLine[], next: NextOuting): WearingOut[] {
-  return along
+function wearingOut(lines: readonly PlanLine[], next: NextOuting): WearingOut[] {
+  return lines
+    .filter(({ column }) => column === "take" || column === "not ready")
     .flatMap((line): WearingOut[] => {
-      const { left } = line.advice.case;
+      const { left } = line.advice;
       if (!left || left.nextTrip <= 0 || left.givesOut < WORTH_NAMING) return [];
       const half = Math.min(left.nextTrip, left.leftAt(1 - left.givesOut / 2));
-      return [{ line, chance: left.givesOut, metres: (next.metres * half) / left.nextTrip }];
+      const sounder = lines.find(
+        ({ item, column, advice }) =>
+          column === "leave" &&
+          item.jobs[0] === line.item.jobs[0] &&
+          item.stow === line.item.stow &&
+          advice.first === null &&
+          advice.left !== null &&
+          advice.left.givesOut < left.givesOut / 2,
+      );
+      return [
+        {
+          line,
+          chance: left.givesOut,
+          metres: (next.metres * half) / left.nextTrip,
+          instead: sounder?.item ?? null,
+        },
+      ];
     })
     .sort((a, b) => b.chance - a.chance);
 }

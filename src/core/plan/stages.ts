@@ -61,7 +61,7 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
         !some.some(({ line, legs }) => line.item === item && !legs.includes(n)),
     );
     const weigh = (counts: (item: PlanLine["item"]) => boolean) =>
-      along.reduce((sum, { item }) => sum + (counts(item) ? (item.weight?.g ?? 0) : 0), 0);
+      along.reduce((sum, { item, advice }) => sum + (counts(item) ? (advice.grams ?? 0) : 0), 0);
     const burnt = along.some(({ item }) => item.kind === "fuel") ? (gas * next.nights * day) / next.days : 0;
     return {
       leg: leg!,
@@ -102,7 +102,7 @@ export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
         (sum, { distance }, n) => sum + (legs.includes(n) ? 0 : distance.m),
         0,
       );
-      const saved = (item.weight?.g ?? 0) * without;
+      const saved = (advice.grams ?? 0) * without;
       if (legs.length === 0 || !isOneStretch || saved < WORTH_POSTING) return [];
       return [
         {

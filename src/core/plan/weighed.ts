@@ -16,10 +16,10 @@ export function weighed({ lines, next }: Plan): Weighed[] {
   const must = new Set([...ESSENTIAL_JOBS, ...kitJobs(next)]);
   return lines
     .filter(({ item, column }) => column !== "leave" && countsAs(item) === "base")
-    .map(({ item, chance }) => ({
+    .map(({ item, chance, advice }) => ({
       id: item.id,
       name: item.name,
-      grams: item.weight?.g ?? 0,
+      grams: advice.grams ?? 0,
       litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
       worth: expectedWorth(item.consequence, chance),
       jobs: [

@@ -1,4 +1,4 @@
-import type { PlanLine, Short, WearingOut } from "./plan";
+import { WORTH_NAMING, type PlanLine, type Short, type WearingOut } from "./plan";
 import type { OnSomeLegs } from "./stages";
 import type { Gap } from "../advice/trust";
 import {
@@ -15,7 +15,17 @@ import { says } from "../say/says";
 import { nameOfJob, sayTriggers, theThing } from "../say/words";
 
 /** Why a thing stands where it does, in a few words. */
-export function sayWhy({ why, item, advice, chance }: PlanLine): string {
+export function sayWhy(line: PlanLine): string {
+  const { left } = line.advice;
+  const goes = line.column === "take" || line.column === "not ready";
+  const weak =
+    goes && left !== null && left.givesOut >= WORTH_NAMING
+      ? `${capital(percent(left.givesOut))} to give out on the way.`
+      : "";
+  return [whyThere(line), weak].filter(Boolean).join(" ");
+}
+
+function whyThere({ why, item, advice, chance }: PlanLine): string {
   switch (why.is) {
     case "moved":
       return "Your word.";
@@ -96,8 +106,8 @@ export function sayShort({ what, item, needs, pieces }: Short): string {
 }
 
 /** "Trail shoes, pair 3: 31 % to give out, most likely after about 40 km". */
-export const sayWearingOut = ({ line, chance, metres }: WearingOut, units: Units) =>
-  `${line.item.name}: ${percent(chance)} to give out on the way, if so most likely after about ${sayDistance(metres, units)}.`;
+export const sayWearingOut = ({ line, chance, metres, instead }: WearingOut, units: Units) =>
+  `${line.item.name}: ${percent(chance)} to give out on the way, if so most likely after about ${sayDistance(metres, units)}.${instead ? ` ${capital(theThing(instead))} at home would be sounder.` : ""}`;
 
 /** "Spikes: wanted on leg 2 only. Posted ahead and sent home after it, 358 g is off your back for 69 km." */
 export function sayOnSomeLegs(

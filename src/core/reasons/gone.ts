@@ -13,12 +13,14 @@ export function gone(one: Case): Finding | null {
   const by = departure.for ? (one.book.item(departure.for) ?? null) : successorOf(one);
   const trips = departure.outing ? [departure.outing.trip.id] : [];
   const done = { urgency: "watch" as const, sureness: "sure" as const, trips, done: true };
+  // A borrowed thing was never to stay, whatever was said of it or took its place.
+  if (departure.how === "given back")
+    return found({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
   const because = whyUnloved(one, departure);
   if (departure.how === "swapped" || (because === "disliked" && by && departure.how !== "lost"))
     return found({ ...done, verb: "swap", reason: "gone for another", facts: { departure, by } });
   if (because) return found({ ...done, verb: "drop", reason: "gone unloved", facts: { departure, because } });
-  // A borrowed thing was never to stay, whatever took its place.
-  if (item.load === "hobby" || departure.how === "given back")
+  if (item.load === "hobby")
     return found({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
   if (!isMissed(departure) && !by)
     return found({ ...done, verb: "drop", reason: "gone when done with", facts: { departure } });

@@ -1,4 +1,5 @@
 import type { Book } from "../ledger/book";
+import type { Departure } from "../ledger/history";
 import type { Case } from "../decide/case";
 import { leaningOn } from "../decide/law";
 import type { Finding, Reason, ReasonFacts } from "../reasons/finding";
@@ -7,6 +8,7 @@ import {
   count,
   grouped,
   inWords,
+  someOf,
   listWords,
   percent,
   sayDay,
@@ -140,7 +142,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "reading at its limit": ({ rule, value, on: day }) =>
     `Its ${rule.what} was ${sayReading(rule, value)} on ${sayDay(day)}; ${sayReading(rule, rule.limit)} is where it is done. Replace it.`,
   "short of pieces": ({ out, of }, told) =>
-    `${capital(inWords(out))} of ${inWords(of)} gone ${on(told)}. Replace what is missing, not the set.`,
+    `${capital(someOf(out, of))} gone ${on(told)}. Replace what is missing, not the set.`,
   "unknown past": () =>
     "It came to you used, and nobody knows whether it ever froze wet. Replace it before you rely on it.",
   "spoilt by mould": (_, told) =>
@@ -174,7 +176,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${capital(sayDeparture(departure))}. ${why}: nothing to buy.`;
   },
   "gone for another": ({ departure, by }) =>
-    `${capital(sayDeparture(departure))} after a complaint${quoted(departure.mark?.note)}${by ? `; ${theThing(by)} took its place` : ""}. Done.`,
+    `${capital(sayDeparture(departure))}${whyGone(departure)}${quoted(departure.mark?.note)}${by ? `; ${theThing(by)} took its place` : ""}. Done.`,
   "gone when done with": ({ departure }) =>
     `${capital(sayDeparture(departure))}, its work done. Nothing to judge.`,
 
@@ -266,7 +268,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${used} in ${of === 1 ? "its one chance" : `${inWords(of)} chances`}${dead}. ${advise("leave it", told)}`;
   },
   "seldom over weeks": ({ days, out }, told) =>
-    `Wanted on ${inWords(days)} of ${out} days, and dead weight for the rest. ${advise("leave it", told)}`,
+    `Wanted on ${someOf(days, out)} days, and dead weight for the rest. ${advise("leave it", told)}`,
 
   "no call for it": ({ trips }, told) => {
     const words = sayTriggers(told.finding.when!.triggers);
@@ -278,18 +280,17 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `Used on ${count(used, "trip")} with ${sayCaller(caller)}, not wanted on ${inWords(idle)} without. Bring it when you expect ${sayCaller(caller)}.`,
   "sent away after use": ({ days, out }, told) => {
     const words = sayTriggers(told.finding.when!.triggers);
-    return `Used${days === null ? "" : ` on ${inWords(days)} of ${out} days`}, and then sent home. Bring it for ${words || "the part of the way that wants it"}.`;
+    return `Used${days === null ? "" : ` on ${someOf(days, out)} days`}, and then sent home. Bring it for ${words || "the part of the way that wants it"}.`;
   },
   "each for its season": ({ other, caller }, told) =>
     `Yours for ${sayCaller(caller)}${comfortWords(told)}, with ${theThing(other)} for the rest. Bring it when you expect ${sayCaller(caller)}.`,
   "not needed there": (facts, told) =>
     `Not needed ${saidSo(facts, told)}${lastNote(told)}, and nothing else does its job. Leave it on walks like that; bring it on others.`,
   "part of a long walk": ({ days, out }, told) =>
-    `Used on ${inWords(days)} of ${out} days, carried on all. Bring it for ${sayTriggers(told.finding.when!.triggers)}, or send it to where it is wanted.`,
+    `Used on ${someOf(days, out)} days, carried on all. Bring it for ${sayTriggers(told.finding.when!.triggers)}, or send it to where it is wanted.`,
 
   "too much of it": (facts, told) => {
-    const enough =
-      facts.enough === null ? "" : `: ${inWords(facts.enough)} of ${inWords(facts.pieces)} would have done`;
+    const enough = facts.enough === null ? "" : `: ${someOf(facts.enough, facts.pieces)} would have done`;
     return `It earns its place, but you said that it was too much, ${saidSo(facts, told)}${enough}. ${advise(facts.pieces > 1 ? "take fewer" : "take less of it", told)}`;
   },
   "carried home": ({ back, out, unit, trips }, told) =>
@@ -316,7 +317,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const right = comfort
       ? `; by your nights it is right down to about ${sayTemperature(comfort.median, told.units)}`
       : "";
-    return `Too ${felt} on ${inWords(nights)} of ${inWords(of)} nights noted${at}${right}. ${advise(advice, told)}`;
+    return `Too ${felt} on ${someOf(nights, of)} nights noted${at}${right}. ${advise(advice, told)}`;
   },
   "lighter one owned": ({ other, grams }, { units }) =>
     `${capital(theThing(other))}, which you own and have used, does the same for ${sayMass(grams, units)} less. Take that one, if it is enough for the conditions.`,
@@ -325,17 +326,17 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     if (trips === 0) return "Cover: it goes along and, with luck, stays shut.";
     if (used === 0)
       return `Never needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}, and that is the point of it. It stays.`;
-    return `Needed on ${trips === 1 ? "its one trip" : `${inWords(used)} of ${count(trips, "trip")}`}. It stays${contents ? "; put back what was used" : ""}.`;
+    return `Needed on ${trips === 1 ? "its one trip" : `${someOf(used, trips)} trips`}. It stays${contents ? "; put back what was used" : ""}.`;
   },
   "backup to another": ({ trips, leader }) =>
     `Backup to ${theThing(leader)}, and not needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}. It stays as that.`,
-  "needed when wanted": ({ used, trips }, { one }) =>
-    `${usedPhrase(used, trips)}, but ${sayCost[one.item.consequence]} to lack when it is wanted. It stays.`,
+  "needed when wanted": ({ used, trips }, told) =>
+    `${usedPhrase(used, trips, told)}, but ${sayCost[told.one.item.consequence]} to lack when it is wanted. It stays.`,
 
   "earns its place": (facts, told) => {
     const { worth } = facts;
     const weight = worth !== null && worth >= 1 ? `, worth ${timesOver(worth)} its weight` : "";
-    return `${earnedIt(facts)}${weight}${lean(told)}. Keep it.`;
+    return `${earnedIt(facts, told)}${weight}${lean(told)}. Keep it.${mayGiveOut(told)}`;
   },
   "your word": ({ call, complaints }, told) => {
     const wrong = complaints.length ? ` (${complaintWords(complaints)})` : "";
@@ -355,8 +356,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "made the trip": (_, told) => `Named as one of those that made the trip, ${on(told)}. Keep it.`,
   "no call yet": ({ trips }) =>
     `Nothing has called for it yet, ${trips === 1 ? "on its one trip" : `on ${count(trips, "trip")}`}. That says nothing against it.`,
-  "too light to argue": ({ used, trips }) => `${usedPhrase(used, trips)}, and too light to argue about.`,
-  "for joy": ({ used, trips }) => `${usedPhrase(used, trips)}. Carried for joy, so judged by you alone.`,
+  "too light to argue": ({ used, trips }, told) =>
+    `${usedPhrase(used, trips, told)}, and too light to argue about.`,
+  "for joy": ({ used, trips }, told) =>
+    `${usedPhrase(used, trips, told)}. Carried for joy, so judged by you alone.`,
   "too early to say": ({ trips }) =>
     `Not used on ${trips === 1 ? "its one trip" : count(trips, "trip")} yet. Too early to say.`,
   "forgotten, not refused": () => "Forgotten, not refused. Put it where you will find it.",
@@ -381,30 +384,45 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
 /** From so many days out, how many of them it was used on tells more than how many trips. */
 const LONG_WALK_DAYS = 14;
 
-function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its place"]): string {
+function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its place"], told: Told): string {
   if (out >= LONG_WALK_DAYS && days !== null) return `Used on ${days} of ${out} days`;
   if (out >= LONG_WALK_DAYS && trips === 1) return `Used through ${sayLong(out)}`;
-  if (called >= trips || called < used) return usedPhrase(used, trips);
+  if (called >= trips || called < used) return usedPhrase(used, trips, told);
   if (called === 1) return "Used on the one trip that called for it";
-  const of = used === called ? "all" : `${inWords(used)} of the`;
-  return `Used on ${of} ${inWords(called)} trips that called for it`;
+  return `Used on ${used === called ? `all ${inWords(called)}` : someOf(used, called).replace(" of ", " of the ")} trips that called for it`;
 }
 
-const usedPhrase = (used: number, trips: number) => {
-  if (used === 0) return `Not used on ${count(trips, "trip")}`;
-  if (trips === 1) return "Used on its one trip";
-  if (used === trips) return trips === 2 ? "Used on both trips" : `Used on all ${inWords(trips)} trips`;
-  return `Used on ${inWords(used)} of ${inWords(trips)} trips`;
-};
+/** How often it was used, and on how many of these hardly. */
+function usedPhrase(used: number, trips: number, { one }: Told): string {
+  if (used === 0) return `Not used on ${trips === 1 ? "its one trip" : count(trips, "trip")}`;
+  const hardly = one.marked.filter(({ mark }) => mark.use === "hardly").length;
+  const verb = hardly === used ? "Hardly used" : "Used";
+  const rest = hardly > 0 && hardly < used ? `, hardly on ${inWords(hardly)} of them` : "";
+  if (trips === 1) return `${verb} on its one trip`;
+  const all = trips === 2 ? "both trips" : `all ${inWords(trips)} trips`;
+  return `${verb} on ${used === trips ? all : `${someOf(used, trips)} trips`}${rest}`;
+}
 
 function usedOn(used: number, trips: number, told: Told): string {
   const use = last(told)?.mark.use;
   if (trips === 1 && use === "hardly") return "it was hardly used";
   if (trips === 1) return use === "used" ? "though it was used" : "it was not used";
-  return used === 0
-    ? `never used in ${count(trips, "trip")}`
-    : `used on ${inWords(used)} of ${inWords(trips)} trips`;
+  return used === 0 ? `never used in ${count(trips, "trip")}` : `used on ${someOf(used, trips)} trips`;
 }
+
+/** Why another took its place, where its last marks say. */
+const whyGone = ({ mark }: Departure) =>
+  mark?.troubles.includes("failed") || mark?.troubles.includes("damaged")
+    ? " when it broke"
+    : mark?.complaints.length
+      ? " after a complaint"
+      : "";
+
+/** It goes along, and may not last the walk ahead: so much is said. */
+const mayGiveOut = ({ one: { left, item, book } }: Told) =>
+  left && left.givesOut > book.rules.tooLikely[item.consequence]
+    ? ` ${chanceWords(left.givesOut)} that it gives out on ${book.next.name ?? "a usual trip"}.`
+    : "";
 
 /** What leans on it, where something can't do without it. */
 const lean = ({ one }: Told) => {

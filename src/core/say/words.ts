@@ -1,3 +1,4 @@
+import type { Advice } from "../advice/advise";
 import type { Caller } from "../belief/caller";
 import type { Left } from "../belief/life";
 import type { Book } from "../ledger/book";
@@ -9,7 +10,7 @@ import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
 import { METRES_PER_MILE } from "../units/quantity";
-import { count, listWords, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import { count, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
 
 /** What a service of the owner's own is counted by: "3 trips", "40 nights", "210 km". */
 export function sayServiceCount(counted: number, unit: ServiceUnit, units: Units): string {
@@ -147,3 +148,20 @@ const JOB_WORDS: Readonly<Partial<Record<Job, string>>> = {
 
 /** What does a job, as a noun: "a way to stay warm". */
 export const nameOfJob = (job: Job) => JOB_WORDS[job] ?? `thing for “${job}”`;
+
+/** What calls for a thing, and how often it did. */
+export function sayCalls({ case: { item, use } }: Advice): string {
+  const calling = item.triggers.filter((trigger) => trigger !== "always");
+  const by = calling.length === 0 ? "Every trip calls for it" : `Called for by ${sayTriggers(calling)}`;
+  const trips = use.calledTrips.length + use.uncalledTrips.length;
+  return trips === 0 || calling.length === 0
+    ? `${by}.`
+    : `${by}: on ${someOf(use.calledTrips.length, trips)} trips so far.`;
+}
+
+/** What is left of a thing; of what is to be replaced for another reason than its wear, nothing is counted down. */
+export function sayLeftOf({ case: { item }, left, asks }: Advice, units: Units): string {
+  return left === null && asks.some(({ verb }) => verb === "replace")
+    ? "to be replaced"
+    : sayLeft(left, item.wears, units);
+}

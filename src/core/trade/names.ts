@@ -148,8 +148,9 @@ export const inPlain = (name: string) => name.trim().toLowerCase();
 /** Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it in its own name? */
 export function isCalled({ name, kind: id }: Pick<Item, "name" | "kind">, what: string): boolean {
   const words = new Set(inPlain(name).split(/\s+/));
+  const kind = findKind(what) ?? guessKind(what);
   return (
-    findKind(what)?.id === id ||
+    (kind.id !== "other" && kind.id === id) ||
     inPlain(what)
       .split(/\s+/)
       .every((word) => words.has(word))

@@ -114,6 +114,12 @@ const WORDS = [
 /** Small numbers in words, for sentences: "three", "27". */
 export const inWords = (n: number) => WORDS[n] ?? grouped(n);
 
+/** Some of all, both in words or both in figures: "six of eight", "8 of 16". */
+export const someOf = (n: number, all: number) =>
+  WORDS[n] !== undefined && WORDS[all] !== undefined
+    ? `${WORDS[n]} of ${WORDS[all]}`
+    : `${grouped(n)} of ${grouped(all)}`;
+
 /** How often: "once", "twice", "three times". */
 export const times = (n: number) => (n === 1 ? "once" : n === 2 ? "twice" : `${inWords(n)} times`);
 

@@ -13,6 +13,8 @@ interface Ranked {
   readonly grams: number;
   /** To be left on a trip like this, by its leading verdict: dropped, or without the weather that it is for. */
   readonly loses: boolean;
+  /** Used on most trips like it: it is kept for that, whatever its weight. */
+  readonly wanted: boolean;
 }
 
 /** The whole pack ranked, the least worth first, and what leaving the losers would save on a trip like the last. */
@@ -26,6 +28,9 @@ export interface PackWorth {
   readonly body: number;
   readonly load: number;
 }
+
+/** Used on so large a share of trips, a thing is kept for its use. */
+const WANTED = 0.5;
 
 /** Body weight where the owner has given none. Common practice, no source. */
 export const TYPICAL_BODY_KG = 75;
@@ -45,8 +50,12 @@ export function packWorth({ book, things }: Kit): PackWorth | null {
     .flatMap((advice): Ranked[] => {
       const { case: one } = advice;
       const grams = (one.item.weight?.g ?? 0) * partOf(one.marked.at(-1)!.carry);
+      // What has left since is ranked no more; it weighed on that trip all the same.
+      if (one.standing === "gone") return [];
       if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
-      return [{ one, grams, worth: one.worth, loses: isLeft(advice, outing) }];
+      return [
+        { one, grams, worth: one.worth, loses: isLeft(advice, outing), wanted: one.tripChance >= WANTED },
+      ];
     })
     .sort((a, b) => a.worth - b.worth || b.grams - a.grams);
   const savedGrams = ranked.reduce((sum, { loses, grams }) => sum + (loses ? grams : 0), 0);

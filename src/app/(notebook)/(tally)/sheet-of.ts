@@ -5,7 +5,7 @@ import type { Advice, Verdict } from "@/core/advice/advise";
 import type { Kit } from "@/core/advice/kit";
 import { sayEntry } from "@/core/say/mark";
 import { says } from "@/core/say/says";
-import { sayLeft } from "@/core/say/words";
+import { sayLeftOf } from "@/core/say/words";
 import type { SheetData, SheetRow } from "@/ui/sheet/sheet-data";
 import type { RulerFigures } from "@/ui/ruler";
 import { strokeOf } from "@/ui/stroke-code";
@@ -34,8 +34,14 @@ export function sheetOf({ book, things }: Kit): SheetData {
     })),
     rows: things
       .filter(({ case: { item, marked } }) => item.state === "active" || marked.length > 0)
-      .map(({ case: one, verdicts: [lead] }): SheetRow => {
-        const { item, state, totals, left, worth } = one;
+      .map((advice): SheetRow => {
+        const {
+          case: one,
+          verdicts: [lead],
+          left,
+          grams,
+        } = advice;
+        const { item, state, totals, worth } = one;
         const strokes = [...blank];
         for (const carried of book.carriedOf(item.id))
           strokes[column.get(carried.outing.trip.id)!] = strokeOf(carried, item);
@@ -45,15 +51,15 @@ export function sheetOf({ book, things }: Kit): SheetData {
           kind: item.kind,
           jobs: item.jobs,
           stow: item.stow,
-          grams: state === "active" ? (item.weight?.g ?? 0) : 0,
-          weight: item.weight ? sayMass(item.weight.g, units) : "–",
+          grams: state === "active" ? (grams ?? 0) : 0,
+          weight: grams === null ? "–" : sayMass(grams, units),
           strokes: strokes.join(""),
           seams: seamsOf(book, item.id),
           metres: totals.used.metres,
           distance: distanceNumber(totals.used.metres, units),
           nights: Math.round(totals.used.nights),
           ruler: left && totals.used.trips > 0 ? rulerOf(left, lead) : null,
-          left: sayLeft(left, item.wears, units),
+          left: sayLeftOf(advice, units),
           state,
           verb: lead.verb,
           urgency: lead.urgency,

@@ -121,13 +121,13 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
             id: line.item.id,
             name: line.item.name,
             stow: line.item.stow,
-            grams: line.item.weight?.g ?? null,
+            grams: line.advice.grams,
             counts: countsAs(line.item),
             column: line.column,
             own: line.own,
             why: sayWhy(line),
             chance: line.chance,
-            dead: line.item.cover ? 0 : (line.item.weight?.g ?? 0) * (1 - line.chance) * plan.next.metres,
+            dead: line.item.cover ? 0 : (line.advice.grams ?? 0) * (1 - line.chance) * plan.next.metres,
           }))}
           last={plan.lastLoad}
           limit={pack?.ratings.comfortableLoad?.g ?? null}

@@ -199,8 +199,8 @@ async function HowItCameOut({ reading }: { reading: Reading }) {
     <section className="mt-8 max-w-4xl">
       <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">Verdicts that came true, and that did not</h2>
       <p className="hint mb-2">
-        Each of the last {count(score.trips, "trip")} judged as on its first morning, with nothing known of
-        what came after.
+        {score.trips === 1 ? "The last trip" : `Each of the last ${count(score.trips, "trip")}`}, judged as on
+        its first morning, with nothing known of what came after.
       </p>
       <ul className="mb-3">
         <li>

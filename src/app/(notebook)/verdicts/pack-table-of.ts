@@ -19,7 +19,7 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
       `Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; the ${school.name} school asks for ${school.worthNeeded}. ` +
       "Cover, what is dangerous to lack and what is carried for joy are not ranked. " +
       `Energy by the Pandolf equation for ${sayMass(Math.round(body) * 1000, units)} of body and the ${sayMass(load * 1000, units)} weighed, at ${saySpeed(WALKING_SPEED, units)}, half of the way climbing evenly and half taken as level.`,
-    lines: ranked.map(({ one, worth, grams, loses }) => ({
+    lines: ranked.map(({ one, worth, grams, loses, wanted }) => ({
       item: one.item.id,
       name: one.item.name,
       weight: sayMass(grams, units),
@@ -27,6 +27,7 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
       consequence: one.item.consequence,
       worth: worth.toFixed(worth < 10 ? 1 : 0),
       short: worth < school.worthNeeded,
+      told: loses ? "leave" : worth < school.worthNeeded ? (wanted ? "used, so kept" : "seldom used") : "",
       loses,
     })),
   };

@@ -16,6 +16,8 @@ interface PackLine {
   /** Under what the school asks for; and so it is left, or kept as it is used. */
   readonly short: boolean;
   readonly loses: boolean;
+  /** What follows from it, in a word. */
+  readonly told: string;
 }
 
 interface PackTableProps {
@@ -59,7 +61,7 @@ function Told({ how, lines }: Omit<PackTableProps, "saves">) {
             </tr>
           </thead>
           <tbody>
-            {lines.map(({ item, name, weight, usedOn, consequence, worth, short, loses }) => (
+            {lines.map(({ item, name, weight, usedOn, consequence, worth, short, loses, told }) => (
               <tr key={item} className={`border-b border-rule ${loses ? "bg-catkin/40" : ""}`}>
                 <td className="py-1">
                   <Link prefetch={false} href={itemPath(item)} className="hover:underline">
@@ -70,9 +72,7 @@ function Told({ how, lines }: Omit<PackTableProps, "saves">) {
                 <td className="num text-right">{usedOn}</td>
                 <td className="pl-6 text-muted">{consequence}</td>
                 <td className={`num text-right ${short ? "font-bold" : ""}`}>{worth}</td>
-                <td className="pl-6">
-                  {loses ? <b>leave</b> : short ? <span className="text-muted">used, so kept</span> : ""}
-                </td>
+                <td className="pl-6">{loses ? <b>{told}</b> : <span className="text-muted">{told}</span>}</td>
               </tr>
             ))}
           </tbody>

@@ -8,7 +8,7 @@ import { isBed } from "@/core/trade/warmth";
 import { ItemId, type Trip } from "@/core/model";
 import { count, sayDeadWeight, sayDistance, sayMass, sayDay } from "@/core/units/speak";
 import { legName, sayMark } from "@/core/say/mark";
-import { sayLeft, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
+import { sayCalls, sayLeftOf, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
 import { RetireButton } from "@/app/(notebook)/shelf/retire-button";
 import { Slip } from "@/app/(notebook)/verdicts/slip";
 import { slipOf } from "@/app/(notebook)/verdicts/slip-data";
@@ -53,10 +53,9 @@ export default async function ItemPage({ params, searchParams }: Asked) {
     item,
     state,
     totals,
-    left,
-    use,
     book: { carriedOf, entriesOf },
   } = advice.case;
+  const { left } = advice;
   const { units, currency } = book.settings;
   const say = (wear: number) => sayWear(wear, item.wears, units);
   const inUnit = (wear: number) => wearNumber(wear, item.wears, units);
@@ -185,7 +184,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
           <h2 className="text-lg">
             Wear{" "}
             <span className="font-sans text-sm font-normal text-muted">
-              {say(left.worn)} on it; {sayLeft(left, item.wears, units)}
+              {say(left.worn)} on it; {sayLeftOf(advice, units)}
             </span>
           </h2>
           <WearChart
@@ -303,10 +302,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
               </ul>
             </div>
           )}
-          <p className="text-sm text-muted">
-            Called for on {use.calledTrips.length} of{" "}
-            {count(use.calledTrips.length + use.uncalledTrips.length, "trip")}, by {item.triggers.join(", ")}.
-          </p>
+          <p className="text-sm text-muted">{sayCalls(advice)}</p>
           {item.note && <p>{item.note}</p>}
         </section>
       </div>

@@ -6,7 +6,7 @@ import type { FullItem } from "@/core/trade/full-item";
 import type { Advice } from "@/core/advice/advise";
 import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
-import { sayLeft, sayWear } from "@/core/say/words";
+import { sayLeftOf, sayWear } from "@/core/say/words";
 import { listWords, sayDistance, sayMass, sayTemperature, times, type Units } from "@/core/units/speak";
 import { PageHead } from "@/ui/page-head";
 import { itemPath } from "@/ui/paths";
@@ -135,7 +135,7 @@ function rowsOf(units: Units, own: string): readonly (readonly [name: string, ce
       "wear",
       ({ wears }, judged) =>
         judged?.case.left
-          ? `${sayWear(judged.case.left.worn, wears, units)}; ${sayLeft(judged.case.left, wears, units)}`
+          ? `${sayWear(judged.case.left.worn, wears, units)}; ${sayLeftOf(judged, units)}`
           : null,
     ],
     [

@@ -6,7 +6,7 @@ import type { Book } from "@/core/ledger/book";
 import type { Kit } from "@/core/advice/kit";
 import { says } from "@/core/say/says";
 import { sayMoney } from "@/core/say/money";
-import { sayLeft } from "@/core/say/words";
+import { sayLeftOf } from "@/core/say/words";
 import { count, listWords, sayMass, times } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
 import { PageHead } from "@/ui/page-head";
@@ -92,7 +92,7 @@ function Wish({
               : saves < 0
                 ? `${sayMass(-saves, units)} heavier`
                 : "As heavy"}
-          {saves !== null && present && ` than ${present.name}`}
+          {saves !== null && present && ` ${saves === 0 ? "as" : "than"} ${present.name}`}
           {perHundredGrams !== null && `, at ${money(perHundredGrams)} for each 100 g saved`}
           {saves !== null && "."}
           {roomier !== null && ` ${sayRoom(roomier, book)}`}
@@ -108,7 +108,7 @@ function Wish({
               </Link>
               <span className="text-muted">
                 {present.weight && `, ${sayMass(present.weight.g, units)}`}
-                {judged.case.left && `: ${sayLeft(judged.case.left, present.wears, units)}`}
+                {judged.case.left && `: ${sayLeftOf(judged, units)}`}
               </span>
             </p>
             <p className="text-sm">
