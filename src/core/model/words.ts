@@ -220,7 +220,7 @@ export type Felt = z.infer<typeof Felt>;
 export const SchoolName = z.enum(["lean", "even", "roomy", "wary"]);
 export type SchoolName = z.infer<typeof SchoolName>;
 
-/** What the engine advises. The order, urgency and colour of each stand in `reasons/verbs.ts`. */
+/** What the engine advises. The order, urgency and colour of each stand in `trade/verbs.ts`. */
 export const Verb = z.enum([
   "replace",
   "repair",

@@ -323,7 +323,7 @@ function readied(advice: Advice, line: PlanLine): PlanLine {
 
 function shortIn(along: readonly PlanLine[], book: Book): Short[] {
   const goes = new Set(along.map(({ item }) => item.id));
-  const chargeable = along.find(({ item }) => CHARGED.includes(item.kind));
+  const chargeable = along.find(({ item }) => item.rules.filled);
   const wantsCable = chargeable !== undefined && !along.some(({ item }) => item.kind === "cable");
   const fewer = fewerThanUsed(along, book);
   const hasFuel = along.some(({ item }) => item.jobs.includes("fuel"));
@@ -341,14 +341,10 @@ function shortIn(along: readonly PlanLine[], book: Book): Short[] {
   });
 }
 
-/** What is filled again from a socket or a bank, and wants a cable for it. */
-const CHARGED: readonly string[] = ["power bank", "phone"];
-/** Things of which several are in use at a time, so that their number counts. */
-const COUNTED: readonly string[] = ["cable", "socks", "water bottle", "water bag", "stakes", "underwear"];
-
 /** Fewer of a kind go than were used on each of the last two trips that any went on. */
 function fewerThanUsed(along: readonly PlanLine[], book: Book): Short[] {
-  return COUNTED.flatMap((kind): Short[] => {
+  const counted = new Set(along.flatMap(({ item }) => (item.rules.counted ? [item.kind] : [])));
+  return [...counted].flatMap((kind): Short[] => {
     const going = along.filter(({ item }) => item.kind === kind);
     const used = book.outings
       .map((outing) => usedOf(kind, book.tripOf(outing), book))

@@ -6,7 +6,7 @@ import { chooseByLife } from "../decide/choose";
 import { isCritical, type Case } from "../decide/case";
 import { isTooLight } from "../decide/law";
 import type { EntryWhat, Symptom } from "../model";
-import type { ServiceRule } from "../trade/kind";
+import { STORED_DAYS, type ServiceRule } from "../trade/kind";
 import { cureOf, triedBefore } from "./cures";
 import { found, type Finding, type Rule } from "./finding";
 import { canComeBack } from "./replace";
@@ -294,8 +294,6 @@ function lookItOver(one: Case): Finding | null {
   });
 }
 
-/** Days without a trip after which what store can spoil wants its look. Common practice, no source. */
-const STORED_DAYS = 100;
 /** A look so lately, in days, is the look before the season. */
 const LATELY_DAYS = 60;
 

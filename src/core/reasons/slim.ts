@@ -80,18 +80,10 @@ function carriedHome(one: Case): Finding | null {
 
 /** Weeks out from which a kit that stayed shut may be smaller; never gone. Common practice, no source. */
 const DAYS_SHUT = 21;
-/** A kit heavier than this, in grams, is a full shop-bought one. Common practice, no source. */
-const FULL_KIT = 500;
-const FULL_MEDICINES = 150;
 
 function hardlyOpened(one: Case): Finding | null {
   const { item, kind, marked } = one;
-  if (
-    !kind.contents ||
-    !item.cover ||
-    (item.weight?.g ?? 0) < (item.kind === "medicines" ? FULL_MEDICINES : FULL_KIT)
-  )
-    return null;
+  if (!kind.contents || !item.cover || (item.weight?.g ?? 0) < kind.fullKit) return null;
   const shut = marked.filter(({ mark }) => mark.use === "unused");
   const days = Math.round(shut.reduce((sum, { outing, part }) => sum + outing.days * part, 0));
   if (days < DAYS_SHUT || shut.at(-1) !== marked.at(-1)) return null;

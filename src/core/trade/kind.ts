@@ -20,6 +20,16 @@ export interface ServiceRule {
   readonly cures?: readonly Symptom[];
 }
 
+/** What a kind is looked at for before it goes out. */
+export interface Look {
+  readonly what: string;
+  /** Store can spoil it: it is the first to be looked at after a long rest. */
+  readonly store: boolean;
+}
+
+/** A rest from so many days on can spoil what store can spoil. Common practice, no source. */
+export const STORED_DAYS = 100;
+
 /** Weibull life in the kind's wear unit; `a` is how many observed lives the rule of thumb is worth. */
 export interface LifeRule {
   readonly median: number;
@@ -80,6 +90,13 @@ export interface Kind {
   readonly seasonal: boolean;
   /** What a trip without a call says of it: nothing ("keep"), or what its whole record says ("weigh"). */
   readonly noCall: "keep" | "weigh";
+  readonly look: Look | null;
+  /** Filled again from a socket or a bank: it wants a cable for that. */
+  readonly filled: boolean;
+  /** Several are in use at a time, so that their number counts. */
+  readonly counted: boolean;
+  /** Grams from which what holds several things is a full shop-bought one, that may be thinned. Common practice, no source. */
+  readonly fullKit: number;
 }
 
 const PLAIN: Omit<Kind, "id"> = {
@@ -108,6 +125,10 @@ const PLAIN: Omit<Kind, "id"> = {
   coldStops: false,
   seasonal: false,
   noCall: "weigh",
+  look: null,
+  filled: false,
+  counted: false,
+  fullKit: 500,
 };
 
 /** The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by over half a grade. Common practice, no source. */

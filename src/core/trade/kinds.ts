@@ -1,5 +1,5 @@
 import { METRES_PER_MILE } from "../units/quantity";
-import { kind, type Kind, type LifeRule, type ReadingRule, type ServiceRule } from "./kind";
+import { kind, type Kind, type Look, type LifeRule, type ReadingRule, type ServiceRule } from "./kind";
 
 const miles = (n: number) => n * METRES_PER_MILE;
 /** A rule of thumb is worth three lives, unless said. */
@@ -12,6 +12,17 @@ const reading = (what: string, unit: string, limit: number, error: number): Read
 });
 const TREAD = reading("tread", "mm", 1.5, 0.3);
 const LOFT = reading("loft", "% of new", 70, 4);
+/** What a thing is looked at for before it goes out; and, where store can spoil it, first after a long rest. Common practice, no source. */
+const look = (what: string, store = true): Look => ({ what, store });
+const BLOW_UP = look("Blow it up hard, and leave it overnight");
+const SET_UP = look("Set it up; look over seams, zip, poles and cords");
+const CHARGE = look("Charge it, and see that it works");
+const BEADS = look("Water stands in beads on it, or it is reproofed");
+const AIR = look("Air it, and feel its loft");
+const REFILL = look("Refill it, and read the dates");
+const STRIKE = look("Strike it, and see that it is not near empty");
+const TREAD_AND_UPPERS = look("Look at tread and uppers, and grade them", false);
+const WASH_OUT = look("Wash it out; nothing grows in it");
 /** Where a date on the label decides, and the log does not hold it. */
 const LABEL: ServiceRule = {
   what: "read the date on its label and note it here",
@@ -26,6 +37,7 @@ const LABEL: ServiceRule = {
 export const KINDS: readonly Kind[] = [
   // walking
   kind("trail shoes", {
+    look: TREAD_AND_UPPERS,
     jobs: ["walk"],
     stow: "worn",
     load: "worn",
@@ -43,6 +55,7 @@ export const KINDS: readonly Kind[] = [
     ],
   }),
   kind("boots", {
+    look: TREAD_AND_UPPERS,
     jobs: ["walk"],
     stow: "worn",
     load: "worn",
@@ -80,6 +93,7 @@ export const KINDS: readonly Kind[] = [
   }),
   kind("camp shoes", { jobs: ["camp shoes"], triggers: ["camp time"], stow: "outside", price: 35 }),
   kind("socks", {
+    counted: true,
     jobs: ["socks"],
     stow: "worn",
     load: "worn",
@@ -91,6 +105,7 @@ export const KINDS: readonly Kind[] = [
     inTurn: true,
   }),
   kind("poles", {
+    look: look("Tighten the locks, look at the tips", false),
     jobs: ["balance"],
     stow: "hand",
     load: "worn",
@@ -127,6 +142,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // carrying
   kind("pack", {
+    look: look("Feel cords, buckles, seams and mesh"),
     jobs: ["carry"],
     stow: "worn",
     consequence: "trip-ending",
@@ -139,6 +155,7 @@ export const KINDS: readonly Kind[] = [
     ],
   }),
   kind("pack cover", {
+    look: BEADS,
     jobs: ["keep kit dry"],
     triggers: ["rain"],
     stow: "outside",
@@ -160,6 +177,7 @@ export const KINDS: readonly Kind[] = [
   kind("dry bag", { jobs: ["keep kit dry"], price: 15, wears: "nights", life: life(500, 2) }),
   // shelter and sleep
   kind("tent", {
+    look: SET_UP,
     jobs: ["shelter"],
     triggers: ["camp time"],
     consequence: "danger",
@@ -174,6 +192,7 @@ export const KINDS: readonly Kind[] = [
     ],
   }),
   kind("tarp", {
+    look: SET_UP,
     jobs: ["shelter"],
     triggers: ["camp time", "rain"],
     consequence: "danger",
@@ -190,6 +209,8 @@ export const KINDS: readonly Kind[] = [
   }),
   kind("groundsheet", { triggers: ["camp time"], price: 35, wears: "nights", life: life(300, 2) }),
   kind("stakes", {
+    counted: true,
+    look: look("Count them; straighten what is bent", false),
     triggers: ["camp time"],
     consequence: "discomfort",
     price: 24,
@@ -198,6 +219,7 @@ export const KINDS: readonly Kind[] = [
     mends: "nothing",
   }),
   kind("quilt", {
+    look: AIR,
     jobs: ["sleep warm"],
     triggers: ["camp time"],
     consequence: "danger",
@@ -212,6 +234,7 @@ export const KINDS: readonly Kind[] = [
     ],
   }),
   kind("sleeping bag", {
+    look: AIR,
     jobs: ["sleep warm"],
     triggers: ["camp time"],
     consequence: "danger",
@@ -233,6 +256,7 @@ export const KINDS: readonly Kind[] = [
     life: life(450, 2),
   }),
   kind("inflatable pad", {
+    look: BLOW_UP,
     jobs: ["pad"],
     triggers: ["camp time"],
     consequence: "trip-ending",
@@ -255,6 +279,7 @@ export const KINDS: readonly Kind[] = [
     mends: "nothing",
   }),
   kind("pillow", {
+    look: BLOW_UP,
     jobs: ["pillow"],
     triggers: ["camp time"],
     price: 30,
@@ -275,6 +300,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // rain and wind
   kind("rain shell", {
+    look: BEADS,
     jobs: ["stay dry"],
     triggers: ["rain"],
     stow: "outside",
@@ -296,6 +322,7 @@ export const KINDS: readonly Kind[] = [
     noCall: "keep",
   }),
   kind("light rain shell", {
+    look: BEADS,
     jobs: ["stay dry"],
     triggers: ["rain"],
     stow: "outside",
@@ -307,6 +334,7 @@ export const KINDS: readonly Kind[] = [
     noCall: "keep",
   }),
   kind("rain trousers", {
+    look: BEADS,
     jobs: ["legs dry"],
     triggers: ["rain"],
     stow: "outside",
@@ -343,6 +371,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // warmth
   kind("insulated jacket", {
+    look: AIR,
     jobs: ["stay warm"],
     triggers: ["cold", "freezing", "camp time"],
     consequence: "trip-ending",
@@ -435,6 +464,7 @@ export const KINDS: readonly Kind[] = [
     life: life(450, 2.5),
   }),
   kind("underwear", {
+    counted: true,
     jobs: ["spare clothing"],
     consequence: "discomfort",
     price: 20,
@@ -475,6 +505,7 @@ export const KINDS: readonly Kind[] = [
     noCall: "keep",
   }),
   kind("sunscreen", {
+    look: REFILL,
     jobs: ["sun protection"],
     triggers: ["sun", "snow or ice"],
     stow: "hip",
@@ -497,6 +528,7 @@ export const KINDS: readonly Kind[] = [
     seasonal: true,
   }),
   kind("insect repellent", {
+    look: REFILL,
     jobs: ["bug protection"],
     triggers: ["bugs", "ticks"],
     stow: "hip",
@@ -530,6 +562,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // water
   kind("filter", {
+    look: look("Soak it half an hour, flush it, and try a litre"),
     jobs: ["treat water"],
     stow: "side",
     consequence: "danger",
@@ -548,6 +581,7 @@ export const KINDS: readonly Kind[] = [
     ],
   }),
   kind("treatment tablets", {
+    look: REFILL,
     jobs: ["treat water"],
     stow: "lid",
     load: "consumable",
@@ -560,6 +594,8 @@ export const KINDS: readonly Kind[] = [
     noCall: "keep",
   }),
   kind("water bottle", {
+    counted: true,
+    look: WASH_OUT,
     jobs: ["carry water"],
     stow: "side",
     consequence: "discomfort",
@@ -570,6 +606,8 @@ export const KINDS: readonly Kind[] = [
     spoiltByMould: true,
   }),
   kind("water bag", {
+    counted: true,
+    look: WASH_OUT,
     jobs: ["carry water"],
     triggers: ["dry stretch", "camp time"],
     consequence: "discomfort",
@@ -582,6 +620,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // kitchen
   kind("stove", {
+    look: look("Light it outdoors; smell and listen at the joint"),
     jobs: ["cook"],
     triggers: ["camp time"],
     consequence: "discomfort",
@@ -613,6 +652,7 @@ export const KINDS: readonly Kind[] = [
   kind("cutlery", { jobs: ["eat"], triggers: ["camp time"], price: 8, wears: "nights", mends: "nothing" }),
   kind("mug", { jobs: ["eat"], triggers: ["camp time"], price: 12, wears: "nights" }),
   kind("fuel", {
+    look: look("Weigh it, and note what is left", false),
     jobs: ["fuel"],
     triggers: ["camp time"],
     load: "consumable",
@@ -622,6 +662,7 @@ export const KINDS: readonly Kind[] = [
     contents: true,
   }),
   kind("lighter", {
+    look: STRIKE,
     jobs: ["fire"],
     triggers: ["camp time"],
     consequence: "danger",
@@ -633,6 +674,7 @@ export const KINDS: readonly Kind[] = [
     coldStops: true,
   }),
   kind("matches", {
+    look: STRIKE,
     jobs: ["fire"],
     triggers: ["breakage"],
     cover: true,
@@ -669,6 +711,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // light, power, way
   kind("head torch", {
+    look: CHARGE,
     jobs: ["light"],
     triggers: ["darkness", "camp time"],
     stow: "lid",
@@ -688,6 +731,7 @@ export const KINDS: readonly Kind[] = [
     coldStops: true,
   }),
   kind("spare light", {
+    look: CHARGE,
     jobs: ["light"],
     triggers: ["breakage"],
     stow: "lid",
@@ -703,6 +747,8 @@ export const KINDS: readonly Kind[] = [
     coldStops: true,
   }),
   kind("power bank", {
+    filled: true,
+    look: CHARGE,
     jobs: ["power"],
     triggers: ["camp time"],
     stow: "lid",
@@ -725,6 +771,7 @@ export const KINDS: readonly Kind[] = [
     coldStops: true,
   }),
   kind("cable", {
+    counted: true,
     jobs: ["power"],
     triggers: ["camp time"],
     stow: "lid",
@@ -733,6 +780,8 @@ export const KINDS: readonly Kind[] = [
     mends: "nothing",
   }),
   kind("phone", {
+    filled: true,
+    look: CHARGE,
     jobs: ["find the way", "call for help"],
     stow: "hip",
     load: "worn",
@@ -744,6 +793,7 @@ export const KINDS: readonly Kind[] = [
     coldStops: true,
   }),
   kind("map and compass", {
+    look: look("The sheets for this trip; maps on the phone loaded", false),
     jobs: ["find the way"],
     stow: "lid",
     cover: true,
@@ -753,6 +803,7 @@ export const KINDS: readonly Kind[] = [
     noCall: "keep",
   }),
   kind("beacon", {
+    look: look("Charge it, send the test message, look at its registration and plan"),
     jobs: ["call for help"],
     triggers: ["injury", "no signal"],
     stow: "shoulder",
@@ -783,6 +834,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // kits
   kind("first-aid kit", {
+    look: REFILL,
     jobs: ["first aid"],
     triggers: ["injury"],
     stow: "lid",
@@ -794,6 +846,8 @@ export const KINDS: readonly Kind[] = [
     services: [{ what: "restock it and read its dates", seasonal: true, afterStore: true }],
   }),
   kind("medicines", {
+    fullKit: 150,
+    look: REFILL,
     jobs: ["first aid"],
     triggers: ["injury"],
     stow: "lid",
@@ -808,6 +862,7 @@ export const KINDS: readonly Kind[] = [
     services: [LABEL],
   }),
   kind("repair kit", {
+    look: REFILL,
     jobs: ["mend"],
     triggers: ["breakage"],
     stow: "lid",
@@ -819,6 +874,7 @@ export const KINDS: readonly Kind[] = [
     services: [{ what: "restock it", seasonal: true, afterStore: true }],
   }),
   kind("wash kit", {
+    look: REFILL,
     jobs: ["hygiene"],
     triggers: ["camp time"],
     consequence: "discomfort",
@@ -841,6 +897,7 @@ export const KINDS: readonly Kind[] = [
     services: [{ what: "wash it", cures: ["mould", "dirty", "smell"] }],
   }),
   kind("sanitiser", {
+    look: REFILL,
     jobs: ["hygiene"],
     stow: "hip",
     load: "consumable",
@@ -866,7 +923,14 @@ export const KINDS: readonly Kind[] = [
     life: life(450, 2),
     mends: "nothing",
   }),
-  kind("camera", { jobs: ["photograph"], stow: "shoulder", load: "hobby", price: 500, coldStops: true }),
+  kind("camera", {
+    look: CHARGE,
+    jobs: ["photograph"],
+    stow: "shoulder",
+    load: "hobby",
+    price: 500,
+    coldStops: true,
+  }),
   kind("book", { jobs: ["read"], triggers: ["camp time"], load: "hobby", price: 12, mends: "nothing" }),
   kind("hobby", { load: "hobby" }),
   kind("other", {}),
