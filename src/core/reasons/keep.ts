@@ -47,7 +47,10 @@ const A_RECORD = 3;
 export function keep(one: Case): Finding {
   const { item, use, totals, marked, standing, worth } = one;
   const counts = { used: totals.used.trips, trips: marked.length };
-  const sureness: Sureness = marked.length >= A_RECORD ? "sure" : marked.length > 0 ? "likely" : "perhaps";
+  // Kept, though it may well not last the walk ahead, is kept with a doubt.
+  const doubtful = one.left !== null && one.left.givesOut > one.book.rules.tooLikely[item.consequence];
+  const sureness: Sureness =
+    doubtful || marked.length === 0 ? "perhaps" : marked.length >= A_RECORD ? "sure" : "likely";
   const base = {
     verb: "keep" as const,
     urgency: "watch" as const,

@@ -21,7 +21,7 @@ export default async function ShelfPage({
   const { units } = book.settings;
   const shown = kit.things.filter(({ case: { state } }) => (state === "active") !== (gone !== undefined));
   const left = kit.things.length - kit.things.filter(({ case: { state } }) => state === "active").length;
-  const grams = shown.reduce((sum, { case: { item } }) => sum + (item.weight?.g ?? 0), 0);
+  const all = shown.reduce((sum, advice) => sum + (advice.grams ?? 0), 0);
   const unweighed = shown.filter(({ case: { item } }) => item.weight === null).length;
   return (
     <>
@@ -47,7 +47,7 @@ export default async function ShelfPage({
           </>
         }
       >
-        {count(shown.length, "thing")}, {sayMass(grams, units)}
+        {count(shown.length, "thing")}, {sayMass(all, units)}
         {unweighed > 0 ? `; ${unweighed} not weighed` : ""}
       </PageHead>
       <AddLine
@@ -103,7 +103,7 @@ export default async function ShelfPage({
             </tr>
           </thead>
           <tbody>
-            {shown.map(({ case: { item, state, totals } }) => (
+            {shown.map(({ case: { item, state, totals }, grams }) => (
               <tr key={item.id} className="border-b border-rule hover:bg-leaf-soft">
                 <td className="py-1 pr-3">
                   <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
@@ -117,7 +117,7 @@ export default async function ShelfPage({
                   className="num whitespace-nowrap pr-4 text-right"
                   title={item.weight ? `typed as ${item.weight.typed}` : undefined}
                 >
-                  {item.weight ? sayMass(item.weight.g, units) : "–"}
+                  {grams === null ? "–" : sayMass(grams, units)}
                   {item.weights.at(-1)?.how === "claimed" && (
                     <span className="text-muted" title="as claimed, not weighed">
                       ?

@@ -114,8 +114,8 @@ export default async function ItemPage({ params, searchParams }: Asked) {
       >
         {[
           item.kind,
-          item.weight
-            ? `${sayMass(item.weight.g, units)}${item.weights.at(-1)?.how === "claimed" ? " claimed" : ""}`
+          advice.grams !== null && item.weight
+            ? `${sayMass(advice.grams, units)}${advice.grams < item.weight.g ? ` of ${sayMass(item.weight.g, units)}` : ""}${item.weights.at(-1)?.how === "claimed" ? " claimed" : ""}`
             : "not weighed",
           STOW_NAMES[item.stow].toLowerCase(),
           item.owner ? `${item.owner}’s` : "",

@@ -107,7 +107,7 @@ function Wish({
                 {present.name}
               </Link>
               <span className="text-muted">
-                {present.weight && `, ${sayMass(present.weight.g, units)}`}
+                {judged.grams !== null && `, ${sayMass(judged.grams, units)}`}
                 {judged.case.left && `: ${sayLeftOf(judged, units)}`}
               </span>
             </p>

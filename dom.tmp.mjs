@@ -1,0 +1,12 @@
+import { chromium } from "playwright-core";
+const b = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--headless","--no-sandbox","--disable-gpu"] });
+const p = await b.newPage({ viewport: { width: 1280, height: 4000 } });
+const base = process.argv[2];
+await p.goto(base + "/", { waitUntil: "networkidle" });
+console.log(await p.locator("[role=row]").count());
+console.log((await p.locator("[role=row]").nth(3).innerHTML()).replace(/<svg.*?<\/svg>/g,"").slice(0, 2500));
+await p.goto(base + "/next", { waitUntil: "networkidle" });
+console.log(await p.locator("[aria-label]").evaluateAll(es => es.map(e => e.tagName+":"+e.getAttribute("aria-label")).slice(0,60)));
+await p.goto(base + "/item/first-filter", { waitUntil: "networkidle" });
+console.log((await p.locator("main").innerText()).slice(0,900));
+await b.close();
