@@ -14,7 +14,7 @@ const { values } = parseArgs({
   options: {
     share: { type: "string", default: "0.03" },
     seed: { type: "string", default: "1" },
-    of: { type: "string", default: "belief,decide,ledger,reasons" },
+    of: { type: "string", default: "advice,belief,decide,ledger,reasons" },
   },
 });
 const random = seeded(Number(values.seed));
