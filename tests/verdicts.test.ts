@@ -18,9 +18,13 @@ test("an opened slip shows the whole argument: the rule and its line, the chance
   const pad = page.getByRole("article", { name: "replace Air pad" });
   await pad.getByText("The whole argument").click();
   await pad.getByText("A fault that came back after two repairs is not mended a third time.").waitFor();
-  await pad.getByText(/none of yours has worn out yet/).waitFor();
-  await pad.getByText(/^A repair, logged: then/).waitFor();
-  await pad.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
+  // Of what is not mended a third time, no nights are left to count, and no repair is asked for.
+  await pad.getByText(/6\.6 × its weight/).waitFor();
+  expect(await pad.innerText()).not.toMatch(/repair, logged|nights left/i);
+  const filter = page.getByRole("article", { name: "service Second filter" });
+  await filter.getByText("The whole argument").click();
+  await filter.getByText(/worn out so far|none of yours has worn out yet/).waitFor();
+  await filter.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
   const chair = page.getByRole("article", { name: "drop Folding chair" });
   await chair.getByText("The whole argument").click();
   await chair.getByText("Used on 3 more trips: then “keep”.").waitFor();
@@ -32,9 +36,9 @@ test("an opened slip shows the whole argument: the rule and its line, the chance
 
 test("a phone opens it too, and nothing is wider than the screen", async () => {
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`, PHONE);
-  const pad = page.getByRole("article", { name: "replace Air pad" });
-  await pad.getByText("The whole argument").tap();
-  await pad.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
+  const filter = page.getByRole("article", { name: "service Second filter" });
+  await filter.getByText("The whole argument").tap();
+  await filter.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
   await page.getByText("Worth its weight").tap();
   await page.getByRole("region", { name: "The pack by worth" }).waitFor();
   await page.getByText("What if …").tap();

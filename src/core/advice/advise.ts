@@ -108,7 +108,7 @@ export function adviceOf(one: Case, verdicts: Advice["verdicts"]): Advice {
     jobs: asks.filter(
       (verdict) => VERBS[verdict.verb].bench && isFollowed(verdict) && !isOnlyWatched(verdict),
     ),
-    left: asks.some(({ verb, reason }) => verb === "replace" && reason !== "life used up") ? null : one.left,
+    left: asks.some(({ verb, reason }) => verb === "replace" && !GOES_ON.has(reason)) ? null : one.left,
     grams: gramsNow(one),
     wantsAnother: asks.find(({ verb }) => VERBS[verb].wantsAnother) ?? null,
     call,
@@ -116,6 +116,9 @@ export function adviceOf(one: Case, verdicts: Advice["verdicts"]): Advice {
     dissent: dissentOf(one, lead),
   };
 }
+
+/** Replaced for its wear, or in part: what is left of it still counts. */
+const GOES_ON: ReadonlySet<Finding["reason"]> = new Set<Finding["reason"]>(["life used up", "short of pieces"]);
 
 /** One pole of a pair, or the stakes that are still there. */
 const gramsNow = ({ item: { weight, pieces }, history: { piecesOut } }: Case) =>

@@ -59,7 +59,8 @@ export interface Argument {
 /** Puts the argument together. Asking what would change it judges the item some dozens of times, so it is done for one verdict at a time. */
 export function argue(advice: Advice, verdict: Verdict): Argument {
   const { case: one } = advice;
-  const { item, book, left, school, worth, tripChance } = one;
+  const { left } = advice;
+  const { item, book, school, worth, tripChance } = one;
   const outing = lastOuting(one);
   const standIn = outing && usedInstead(one, outing);
   return {
