@@ -11,8 +11,13 @@ const talks = gradeTalks();
 const sum = (of: "right" | "wanting" | "wrong") => talks.reduce((all, talk) => all + talk[of].length, 0);
 if (values.misses) {
   for (const { grade, line, wanting, wrong } of lines.filter((each) => each.grade !== "right"))
-    console.log(`${grade.padEnd(5)} | ${line}\n        wanting ${wanting.join(" ; ")}\n        wrong ${wrong.join(" ; ")}`);
-  for (const { name, wanting, wrong } of talks) console.log(`${name}\n   wanting ${wanting.join("\n           ")}\n   wrong   ${wrong.join("\n           ")}`);
+    console.log(
+      `${grade.padEnd(5)} | ${line}\n        wanting ${wanting.join(" ; ")}\n        wrong ${wrong.join(" ; ")}`,
+    );
+  for (const { name, wanting, wrong } of talks)
+    console.log(
+      `${name}\n   wanting ${wanting.join("\n           ")}\n   wrong   ${wrong.join("\n           ")}`,
+    );
 }
 console.log(
   `${lines.length} lines: right ${percent(count("right"), lines.length)}, half ${percent(count("half"), lines.length)}, wrong ${percent(count("wrong"), lines.length)}, left as notes ${percent(count("left"), lines.length)}; notes left alone ${percent(notes.filter(({ grade }) => grade === "right").length, notes.length)} of ${notes.length}`,

@@ -40,7 +40,11 @@ function atoms(fact: ToldFact): string[] {
   return [JSON.stringify(fact)];
 }
 const plain = (field: string, value: unknown) =>
-  field === "km" ? `${Math.round(Number(value))}` : typeof value === "number" ? `${Math.round(value * 100) / 100}` : String(value).toLowerCase();
+  field === "km"
+    ? `${Math.round(Number(value))}`
+    : typeof value === "number"
+      ? `${Math.round(value * 100) / 100}`
+      : String(value).toLowerCase();
 
 const TWINS: readonly (readonly [string, string])[] = [
   ["complaint · slow", "symptom · clogged or slow"],
@@ -53,9 +57,18 @@ const TWINS: readonly (readonly [string, string])[] = [
 ];
 const isTwin = (a: string, b: string) =>
   a.split(" · ")[0] === b.split(" · ")[0] &&
-  TWINS.some(([one, other]) => (a.endsWith(one) && b.endsWith(other)) || (a.endsWith(other) && b.endsWith(one)));
+  TWINS.some(
+    ([one, other]) => (a.endsWith(one) && b.endsWith(other)) || (a.endsWith(other) && b.endsWith(one)),
+  );
 
-const nouns = (text: string) => new Set(text.toLowerCase().split(/\W+/).map((word) => word.replace(/s$/, "")).filter((word) => word.length > 2));
+const nouns = (text: string) =>
+  new Set(
+    text
+      .toLowerCase()
+      .split(/\W+/)
+      .map((word) => word.replace(/s$/, ""))
+      .filter((word) => word.length > 2),
+  );
 const near = (a: number | null | undefined, b: number | null | undefined, by: number) =>
   a == null || b == null ? a == null && b == null : Math.abs(a - b) <= by;
 
@@ -66,12 +79,20 @@ function sameOther(told: ToldFact, expected: ToldFact): number {
   if ("joined" in told && "joined" in expected) {
     const [a, b] = [told.joined, expected.joined];
     if (![...nouns(a.what)].some((noun) => nouns(b.what).has(noun))) return 0;
-    return a.how !== b.how ? -1 : (b.from ?? "").toLowerCase() === (a.from ?? "").toLowerCase() ? 1 : a.from ? -1 : 0.5;
+    return a.how !== b.how
+      ? -1
+      : (b.from ?? "").toLowerCase() === (a.from ?? "").toLowerCase()
+        ? 1
+        : a.from
+          ? -1
+          : 0.5;
   }
   if ("amount" in told && "amount" in expected) {
     const [a, b] = [told.amount, expected.amount];
     if (a.what !== b.what || a.how !== b.how) return 0;
-    return near(a.value, b.value, 0.02 * Math.max(1, b.value)) && (a.unit === b.unit || b.value === 0) ? 1 : -1;
+    return near(a.value, b.value, 0.02 * Math.max(1, b.value)) && (a.unit === b.unit || b.value === 0)
+      ? 1
+      : -1;
   }
   if ("night" in told && "night" in expected) {
     const [a, b] = [told.night, expected.night];
@@ -96,14 +117,24 @@ export interface Verdict {
 }
 
 /** Told against expected, a value at a time. */
-export function compare(told: readonly ToldFact[], expect: readonly ToldFact[], may: readonly ToldFact[] = []): Verdict {
-  const [is, should, free] = [told, expect, may].map((facts) => facts.flatMap((fact) => ("item" in fact ? atoms(fact) : []))) as [string[], string[], string[]];
+export function compare(
+  told: readonly ToldFact[],
+  expect: readonly ToldFact[],
+  may: readonly ToldFact[] = [],
+): Verdict {
+  const [is, should, free] = [told, expect, may].map((facts) =>
+    facts.flatMap((fact) => ("item" in fact ? atoms(fact) : [])),
+  ) as [string[], string[], string[]];
   const right: string[] = [];
   const wanting: string[] = [];
   const wrong: string[] = [];
   for (const each of should) {
     if (is.includes(each) || is.some((other) => isTwin(each, other))) right.push(each);
-    else if (!(each.endsWith("use · used") && should.some((other) => other.startsWith(each.split(" · ")[0]!) && IMPLIES_USE.test(other)))) wanting.push(each);
+    else if (!(
+      each.endsWith("use · used") &&
+      should.some((other) => other.startsWith(each.split(" · ")[0]!) && IMPLIES_USE.test(other))
+    ))
+      wanting.push(each);
   }
   for (const each of is) {
     const name = each.split(" · ")[0]!;
@@ -111,7 +142,8 @@ export function compare(told: readonly ToldFact[], expect: readonly ToldFact[], 
       should.includes(each) ||
       free.includes(each) ||
       [...should, ...free].some((other) => isTwin(each, other)) ||
-      (each.endsWith("use · used") && [...should, ...is].some((other) => other.startsWith(`${name} ·`) && IMPLIES_USE.test(other))) ||
+      (each.endsWith("use · used") &&
+        [...should, ...is].some((other) => other.startsWith(`${name} ·`) && IMPLIES_USE.test(other))) ||
       (each.endsWith("trouble · damaged") && free.includes(`${name} · trouble · failed`));
     if (!isFree) wrong.push(each);
   }
@@ -123,8 +155,7 @@ export function compare(told: readonly ToldFact[], expect: readonly ToldFact[], 
   }
   for (const one of others) {
     const matches = [...expect, ...may].filter(isOther).map((other) => sameOther(one, other));
-    const leftTwin =
-      "amount" in one && [...should, ...free].some((each) => each.includes("· left ·"));
+    const leftTwin = "amount" in one && [...should, ...free].some((each) => each.includes("· left ·"));
     if (!matches.some((match) => match > 0) && !leftTwin) wrong.push(JSON.stringify(one));
   }
   return { right, wanting, wrong };
@@ -152,7 +183,13 @@ export function gradeLines(): GradedLine[] {
     const things = named.get(shelf)!;
     const told = hear(line, things).flatMap(({ heard }) => heard.map(({ fact }) => factsTold(fact, things)));
     const verdict = compare(told, expect, may);
-    return { ...verdict, line, tricky, isNote: expect.some((fact) => "note" in fact), grade: gradeOf(verdict) };
+    return {
+      ...verdict,
+      line,
+      tricky,
+      isNote: expect.some((fact) => "note" in fact),
+      grade: gradeOf(verdict),
+    };
   });
 }
 
@@ -183,8 +220,13 @@ export function gradeTalks(): GradedTalk[] {
       const told = hear(talk.talk, things).flatMap(({ heard }) =>
         heard.map(({ fact }) => factsTold(fact, things)).filter((fact) => "item" in fact),
       );
-      const asFacts = (of: Talk["expect"] = {}) => Object.entries(of).map(([item, fields]) => ({ item, ...fields }) as ToldFact);
-      return { ...compare(merged(told), asFacts(talk.expect), asFacts(talk.may)), name: file, words: talk.talk.split(/\s+/).length };
+      const asFacts = (of: Talk["expect"] = {}) =>
+        Object.entries(of).map(([item, fields]) => ({ item, ...fields }) as ToldFact);
+      return {
+        ...compare(merged(told), asFacts(talk.expect), asFacts(talk.may)),
+        name: file,
+        words: talk.talk.split(/\s+/).length,
+      };
     });
 }
 

@@ -1,6 +1,6 @@
 import { IDIOMS } from "../trade/hearing";
 import { mentionsIn, namesOf, type Mention, type Named, type Names } from "./things";
-import { isTypoOf, tokensOf, type Token } from "./tokens";
+import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
 
 /** A word of a clause, or the things that stand in its place, and the tokens that it stands for. */
 export interface Unit {
@@ -30,25 +30,49 @@ const LISTENED: readonly string[] = (
   "again broken broke bent binned boiled bought borrowed clogged cracked damaged degrees failed flat found frozen froze home " +
   "leaks leaked leaking lost never needed patched posted ripped right shivered slept slow slides snapped sweated swapped torn " +
   "unused used useless worn wore warm washed wets without mended taped sewed carried drank dead died fresh squeaks smells " +
-  "heavy bulky yesterday enough forgot missed nights battery empty"
+  "heavy bulky yesterday enough forgot missed nights battery empty degree"
 ).split(" ");
 
 const POSSESSIVES: ReadonlySet<string> = new Set(["his", "her", "their", "your", "somebody", "someone"]);
 
 /** A sentence in its clauses. */
 export function readSentence(text: string, names: Names): ReadSentence {
-  const tokens = tokensOf(text).map((token) => ({ ...token, plain: corrected(token.plain) }));
+  const tokens = tokensOf(text).map((token) => ({ ...token, plain: plainForm(corrected(token.plain)) }));
   const units = grouped(foreign(cutIdioms(unitsOf(tokens, mentionsIn(tokens, names)))));
   return { tokens, units, clauses: clausesOf(units), words: wordsOf(units) };
 }
 
-const KNOWN: ReadonlySet<string> = new Set(LISTENED);
+/** Words of their own, a letter away from one that is listened for. */
+const OTHER_WORDS: readonly string[] = [
+  "brought",
+  "bright",
+  "thorn",
+  "sworn",
+  "wars",
+  "though",
+  "fright",
+  "nought",
+  "dear",
+  "sewed",
+  "house",
+  "founded",
+  "felt",
+];
+const KNOWN: ReadonlySet<string> = new Set([...LISTENED, ...OTHER_WORDS]);
 const corrected = (word: string) => {
   if (KNOWN.has(word) || word.length < 4 || /\d/.test(word)) return word;
   // A letter for another makes another word: only one swapped, doubled or left out is taken for a slip.
-  return LISTENED.find((each) => each.length !== word.length ? each.length > 4 && isTypoOf(word, each) && !word.startsWith(each) : isSwap(word, each)) ?? word;
+  return (
+    LISTENED.find((each) =>
+      each.length !== word.length
+        ? each.length > 4 && isTypoOf(word, each) &&
+            !each.startsWith(word) && (!word.startsWith(each) || word === each + each.at(-1)!)
+        : isSwap(word, each),
+    ) ?? word
+  );
 };
-const isSwap = (a: string, b: string) => a !== b && [...a].sort().join("") === [...b].sort().join("") && isTypoOf(a, b);
+const isSwap = (a: string, b: string) =>
+  a !== b && [...a].sort().join("") === [...b].sort().join("") && isTypoOf(a, b);
 
 function unitsOf(tokens: readonly Token[], mentions: readonly Mention[]): Unit[] {
   const units: Unit[] = [];
@@ -82,7 +106,9 @@ function cutIdioms(units: readonly Unit[]): Unit[] {
 }
 
 /** Each unit with where its word stands among the joined words. */
-export function unitSpans<U extends { readonly word: string }>(units: readonly U[]): (U & { from: number; to: number })[] {
+export function unitSpans<U extends { readonly word: string }>(
+  units: readonly U[],
+): (U & { from: number; to: number })[] {
   let at = 0;
   return units.map((unit) => {
     const from = at;
@@ -121,7 +147,12 @@ function grouped(units: readonly Unit[]): Unit[] {
       const after = units[next + 1]?.word;
       // "torch died, map set came out": the second has a verb of its own, unless the first has none.
       if (other?.word === "T" && (last.mentions.length > 1 || !startsAnew(unit.word, after, out))) {
-        out[out.length - 1] = { word: "T", first: last.first, last: other.last, mentions: [...last.mentions, ...other.mentions] };
+        out[out.length - 1] = {
+          word: "T",
+          first: last.first,
+          last: other.last,
+          mentions: [...last.mentions, ...other.mentions],
+        };
         n = next;
         continue;
       }
@@ -139,9 +170,36 @@ const startsAnew = (join: string, after: string | undefined, before: readonly Un
   !["home", "too", "on", "in", "under", "back", "ahead", "as", "."].includes(after) &&
   before.length > 1 &&
   before.at(-2)?.word !== ":" &&
-  before.some(({ word }) => /ed$|^(is|was|are|were|has|had|did|lost|left|broke|tore|wore|took|sent|went)$/.test(word));
+  before.some(({ word }) =>
+    /ed$|^(is|was|are|were|has|had|did|lost|left|broke|tore|wore|took|sent|went)$/.test(word),
+  );
 
-const CUTS: ReadonlySet<string> = new Set([",", ";", ":", ".", "!", "?", "(", ")", "–", "—", "but", "though", "although", "so", "because", "cause", "cos", "then", "while", "whereas", "since", "and", "+", "&"]);
+const CUTS: ReadonlySet<string> = new Set([
+  ",",
+  ";",
+  ":",
+  ".",
+  "!",
+  "?",
+  "(",
+  ")",
+  "–",
+  "—",
+  "but",
+  "though",
+  "although",
+  "so",
+  "because",
+  "cause",
+  "cos",
+  "then",
+  "while",
+  "whereas",
+  "since",
+  "and",
+  "+",
+  "&",
+]);
 
 function clausesOf(units: readonly Unit[]): Clause[] {
   const clauses: Unit[][] = [[]];
@@ -151,7 +209,10 @@ function clausesOf(units: readonly Unit[]): Clause[] {
     const holds =
       (unit.word === "since" && (next === "day" || /^\d/.test(next ?? ""))) ||
       (unit.word === "so" && !/^(T|i|we|it|they|the|that)$/.test(next ?? "")) ||
-      (unit.word === "." && units[n - 1] !== undefined && /^\d+$/.test(units[n - 1]!.word) && /^\d/.test(next ?? ""));
+      (unit.word === "." &&
+        units[n - 1] !== undefined &&
+        /^\d+$/.test(units[n - 1]!.word) &&
+        /^\d/.test(next ?? ""));
     if (CUTS.has(unit.word) && !holds) clauses.push([]);
     else clauses.at(-1)!.push(unit);
   }

@@ -1,4 +1,15 @@
-import type { Symptom, Complaint, ExitHow, Felt, Frost, ItemId, OwnerCall, Trouble, Use, WhyUnused } from "../model";
+import type {
+  Symptom,
+  Complaint,
+  ExitHow,
+  Felt,
+  Frost,
+  ItemId,
+  OwnerCall,
+  Trouble,
+  Use,
+  WhyUnused,
+} from "../model";
 
 /** What was said of one thing: each field only where it was told. */
 export interface ThingFact {

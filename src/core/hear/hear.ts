@@ -15,7 +15,16 @@ import {
   WHYS,
 } from "../trade/hearing";
 import { METRES_PER_MILE } from "../units/quantity";
-import { namesOf, readSentence, unitSpans, type Clause, type Named, type Names, type ReadSentence, type Unit } from "./clause";
+import {
+  namesOf,
+  readSentence,
+  unitSpans,
+  type Clause,
+  type Named,
+  type Names,
+  type ReadSentence,
+  type Unit,
+} from "./clause";
 import type { Heard, HeardFact, HeardSentence, ThingFact } from "./facts";
 import { sentencesOf } from "./tokens";
 import type { Mention } from "./things";
@@ -31,11 +40,12 @@ export type { Named } from "./things";
 export function hear(text: string, things: readonly Named[]): HeardSentence[] {
   const names = namesOf(things);
   let topic: readonly Named[] = [];
+  let harmed: ReadonlySet<ItemId> = new Set();
   return sentencesOf(text).map((sentence) => {
     const read = readSentence(sentence.text, names);
-    const listener = new Listener(read, names, topic);
+    const listener = new Listener(read, names, topic, harmed);
     const heard = listener.listen();
-    topic = listener.topic;
+    ({ topic, harmed } = listener);
     return {
       text: sentence.text,
       heard: heard.map((each) => ({
@@ -55,7 +65,30 @@ const numberOf = (word: string | undefined): number | null => {
   if (known !== undefined) return known;
   return /^-?\d+(\.\d+)?$/.test(word) ? Number(word) : null;
 };
-const NUMBER = "(-?\\d+(?:\\.\\d+)?|a|an|one|two|both|three|four|five|six|seven|eight|nine|ten|eleven|twelve)";
+const NUMBER =
+  "(-?\\d+(?:\\.\\d+)?|a|an|one|two|both|three|four|five|six|seven|eight|nine|ten|eleven|twelve)";
+
+/** What stands behind one of these is not what is spoken of. */
+const BEHIND: ReadonlySet<string> = new Set([
+  "in",
+  "into",
+  "inside",
+  "with",
+  "from",
+  "of",
+  "than",
+  "for",
+  "to",
+  "under",
+  "by",
+  "on",
+  "onto",
+  "without",
+  "over",
+  "like",
+  "at",
+  "between",
+]);
 
 const BEDS = ["sleep warm", "pad"];
 const isBed = ({ jobs }: Named) => BEDS.some((job) => jobs.includes(job));
@@ -70,8 +103,15 @@ class Listener {
     private readonly read: ReadSentence,
     private readonly names: Names,
     topic: readonly Named[],
+    /** What the sentence before said was harmed. */
+    private readonly before: ReadonlySet<ItemId>,
   ) {
     this.topic = topic;
+  }
+
+  /** What this sentence says is harmed. */
+  get harmed(): ReadonlySet<ItemId> {
+    return new Set([...this.facts].filter(([, { told }]) => told.trouble ?? told.symptoms).map(([id]) => id));
   }
 
   listen(): Heard[] {
@@ -83,18 +123,25 @@ class Listener {
       const place = this.place();
       let pending: { clause: Clause; told: Told } | null = null;
       let before: readonly Named[] = this.topic;
+      let theirs: readonly Named[] = [];
       let subject: readonly Named[] = /\b(it|its|they|them|that)\b/.test(words) ? this.topic : [];
       for (const [n, clause] of clauses.entries()) {
         if (night && this.isNightly(clause)) continue;
         const mentions = clause.units.flatMap((unit) => (unit.word === "T" ? unit.mentions : []));
-        if (clause.units.some(({ word }) => word === "F") && !/\b(mine|my own)\b/.test(clause.words)) {
-          subject = mentions.length > 0 && /\bshared|lent|split\b/.test(clause.words) ? this.meant(mentions, "") : [];
-          if (subject.length === 0) continue;
+        const foreign = clause.units.find(({ word }) => word === "F");
+        if (foreign) theirs = this.meant(foreign.mentions, "");
+        const someone = withWhom(clause.words, words);
+        if (foreign && !someone && !/\b(shared|lent)\b/.test(clause.words)) {
+          subject = [];
+          continue;
         }
-        const own = this.meant(mentions, clause.words);
+        const own = /\bmine\b/.test(clause.words) && mentions.length === 0 ? theirs : this.subjectOf(clause);
         const at = own.length > 0 ? own : subject;
-        const told = this.toldIn(clause, n, at, amounts);
-        const isEmpty = Object.keys(told).length === 0;
+        const tolds = (at.length > 0 ? at : [undefined]).map((thing) =>
+          this.toldIn(clause, n, thing, amounts),
+        );
+        const told = tolds[0]!;
+        const isEmpty = tolds.every((each) => Object.keys(each).length === 0);
         if (own.length > 0) {
           if (pending && isEmpty) {
             this.tell(own, pending.told, pending.clause, clause);
@@ -105,10 +152,11 @@ class Listener {
           this.topic = own;
         }
         if (isEmpty) continue;
-        if (at.length > 0) this.tell(at, told, clause);
+        if (at.length > 0) for (const [k, thing] of at.entries()) this.tell([thing], tolds[k]!, clause);
         else pending = { clause, told };
       }
-      if (pending && before.length > 0 && /\b(it|its|them|they|that)\b/.test(words)) this.tell(before, pending.told, pending.clause);
+      if (pending && before.length > 0 && /\b(it|its|them|they|that)\b/.test(words))
+        this.tell(before, pending.told, pending.clause);
       this.placed(place);
     }
     return this.all();
@@ -123,12 +171,30 @@ class Listener {
     ];
   }
 
+  /** What a clause is about: of several things, the first that stands by itself, not behind "in", "for" or "than". */
+  private subjectOf(clause: Clause): readonly Named[] {
+    const things = clause.units.filter(({ word }) => word === "T");
+    const free = things.find((unit) => {
+      const n = clause.units.indexOf(unit);
+      const before = clause.units
+        .slice(Math.max(0, n - 3), n)
+        .map(({ word }) => word)
+        .filter((word) => !/^(the|my|a|an|our|this|that|old|new|same)$/.test(word));
+      return !BEHIND.has(before.at(-1) ?? "");
+    });
+    const unit = free ?? things[0];
+    return unit ? this.meant(unit.mentions, clause.words) : [];
+  }
+
   /** The things that are meant: where several are alike, those that what is said of them fits. */
   private meant(mentions: readonly Mention[], words: string): readonly Named[] {
     return mentions.flatMap(({ things }): readonly Named[] => {
       if (things.length === 1) return things;
       const fitting = things.filter((thing) =>
-        TROUBLES.some(({ is, only }) => only !== undefined && only(thing) && is.test(words) && things.some((other) => !only(other))),
+        TROUBLES.some(
+          ({ is, only }) =>
+            only !== undefined && only(thing) && is.test(words) && things.some((other) => !only(other)),
+        ),
       );
       return fitting.length === 1 ? fitting : [];
     });
@@ -139,7 +205,9 @@ class Listener {
       const there = this.facts.get(id) ?? { told: {}, spans: [] };
       const symptoms = [...new Set([...(there.told.symptoms ?? []), ...(told.symptoms ?? [])])];
       const complaints = [...new Set([...(there.told.complaints ?? []), ...(told.complaints ?? [])])];
-      const trouble = [there.told.trouble, told.trouble].includes("failed") ? "failed" : (told.trouble ?? there.told.trouble);
+      const trouble = [there.told.trouble, told.trouble].includes("failed")
+        ? "failed"
+        : (told.trouble ?? there.told.trouble);
       this.facts.set(id, {
         told: {
           ...there.told,
@@ -168,11 +236,15 @@ class Listener {
     const { words } = this.read;
     const plain = this.plainWords();
     const match =
-      /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)? (?:had |brought |taken |packed )?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(plain) ??
-      /\bwant(?:ed)? (.+?) next time\b/.exec(plain) ??
+/\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(plain) ??
       /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
     if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
-    if (/\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b|\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/.test(plain) || /\bneeded (to|it|them)\b/.test(words))
+    if (
+      /\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b|\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/.test(
+        plain,
+      ) ||
+      /\bneeded (to|it|them)\b/.test(words)
+    )
       return false;
     const what = nounOf(match[1]!);
     if (!what) return false;
@@ -182,7 +254,14 @@ class Listener {
 
   /** The sentence in its own plain words, things by what they were called. */
   private plainWords(): string {
-    return this.read.units.map((unit) => this.read.tokens.slice(unit.first, unit.last + 1).map(({ plain }) => plain).join(" ")).join(" ");
+    return this.read.units
+      .map((unit) =>
+        this.read.tokens
+          .slice(unit.first, unit.last + 1)
+          .map(({ plain }) => plain)
+          .join(" "),
+      )
+      .join(" ");
   }
 
   // --- things that came
@@ -190,29 +269,66 @@ class Listener {
   private joined(): boolean {
     const plain = this.plainWords();
     const { words, units } = this.read;
-    const bought = /^(?:.*\b(?:i|we|had to|and) )?(bought|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(plain);
-    const given = /\b(?:a |an |the )?(\w+) (?:gave|lent) me (?:his |her |their )?(.+?)(?: (?:for|at|in|on) .*)?(?: ,.*)?$/.exec(plain);
+    const bought =
+      /^(?:.*\b(?:i|we|had to|and) )?(bought|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(
+        plain,
+      );
+    const given =
+      /\b(?:a |an |the )?(\w+) (?:gave|lent) me (?:his |her |their )?(.+?)(?: (?:for|at|in|on) .*)?(?: ,.*)?$/.exec(
+        plain,
+      );
     const match = bought ?? given;
-    if (!match || NOT_SO.test(plain.slice(0, match.index + 12)) || /\b(just |finally )?found (the|my|it|out|that|a way|no)\b/.test(plain.split(",")[0]!)) return false;
-    const how = bought ? (bought[1] === "picked up" ? "found" : (bought[1] as "bought" | "found" | "borrowed")) : "given";
+    if (
+      !match ||
+      NOT_SO.test(plain.slice(0, match.index + 12)) ||
+      /\b(just |finally )?found (the|my|it|out|that|a way|no)\b/.test(plain.split(",")[0]!)
+    )
+      return false;
+    const how = bought
+      ? bought[1] === "picked up"
+        ? "found"
+        : (bought[1] as "bought" | "found" | "borrowed")
+      : "given";
     const what = nounOf(bought ? bought[3]! : given![2]!);
     const from = bought ? (bought[2] ?? bought[4]) : given![1];
     if (!what) return false;
-    const replaced = /\b(?:for|in place of|instead of|to replace) (?:the |my )?(?:old )?(?:ones?|T)\b/.test(words) || /\b(mine|old ones?)\b/.test(words);
+    const replaced =
+      /\b(?:for|in place of|instead of|to replace) (?:the |my )?(?:old )?(?:ones?|T)\b/.test(words) ||
+      /\b(mine|old ones?)\b/.test(words);
     const same = this.namesOf(what);
     this.also(
-      { about: "joined", how, what, for: replaced && how === "bought" ? (same[0]?.id ?? null) : null, from: from && how !== "bought" ? capitalised(from, how) : null },
+      {
+        about: "joined",
+        how,
+        what,
+        for: replaced && how === "bought" ? (same[0]?.id ?? null) : null,
+        from: from && how !== "bought" ? capitalised(from, how) : null,
+      },
       { at: this.read.tokens[0]!.at, end: this.read.tokens.at(-1)!.end },
     );
     // What became of the old ones is told behind it.
-    const rest = /\b(mine|one pair of the old ones|the old ones?|the ones? i)\b.*?\b(binned|lost|thrown out|threw out|given away|worn out|shot)\b|\b(binned|lost)\b.*\b(mine|old ones?)\b/.exec(words);
+    const rest =
+      /\b(mine|one pair of the old ones|the old ones?|the ones? i)\b.*?\b(binned|lost|thrown out|threw out|given away|worn out|shot)\b|\b(binned|lost)\b.*\b(mine|old ones?)\b/.exec(
+        words,
+      );
     const old = same[0] ?? units.find(({ word }) => word === "T")?.mentions[0]?.things[0];
     if (rest && old) {
       const gone = rest[2] ?? rest[3];
       const isOne = /\bone (pair|of)\b/.test(rest[0]) && old.pieces > 1;
       this.tell(
         [old],
-        isOne ? { pieces: 1 } : { exit: gone === "lost" ? "lost" : gone === "given away" ? "given away" : gone === "worn out" || gone === "shot" ? "worn out" : "thrown out" },
+        isOne
+          ? { pieces: 1 }
+          : {
+              exit:
+                gone === "lost"
+                  ? "lost"
+                  : gone === "given away"
+                    ? "given away"
+                    : gone === "worn out" || gone === "shot"
+                      ? "worn out"
+                      : "thrown out",
+            },
         this.read.clauses.at(-1)!,
       );
     }
@@ -220,7 +336,9 @@ class Listener {
   }
 
   private namesOf(what: string): readonly Named[] {
-    return readSentence(what, this.names).units.flatMap(({ mentions }) => mentions.flatMap(({ things }) => things));
+    return readSentence(what, this.names).units.flatMap(({ mentions }) =>
+      mentions.flatMap(({ things }) => things),
+    );
   }
 
   // --- one thing in another's place
@@ -228,7 +346,9 @@ class Listener {
   private swapped(): boolean {
     const { words, units } = this.read;
     if (NOT_SO.test(words) || units.some(({ word }) => word === "F")) return false;
-    const things = units.filter(({ word }) => word === "T").map(({ mentions }) => this.meant(mentions, words)[0]);
+    const things = units
+      .filter(({ word }) => word === "T")
+      .map(({ mentions }) => this.meant(mentions, words)[0]);
     const [a, b] = things;
     if (!a || !b || a.id === b.id) return false;
     const forward = [
@@ -266,13 +386,20 @@ class Listener {
       /\bnights? (?:of|at|around|about) (-?\d+)\b/.exec(words);
     const slept = this.sleptIn();
     const isNight = /\bnights?\b|\bslept\b|\bsleep\b/.test(words);
-    const felt = this.feltOf(words);
+    // "Too cold" is a complaint, unless a temperature makes a night of it.
+    const felt = this.feltOf(degrees ? words : words.replaceAll(/\btoo (cold|hot|warm|cool)\b/g, ""));
     if (!degrees && !(isNight && felt && slept.length > 0)) return false;
     if (!degrees && /\bno (cold|warm|hot) nights?\b/.test(words)) return false;
     if (degrees && slept.length === 0 && !isNight) return false;
     if (/\b(filter|froze|frost|ice)\b/.test(this.plainWords()) && slept.length === 0) return false;
-    const low = degrees ? (degrees[2] === "f" ? ((Number(degrees[1]) - 32) * 5) / 9 : Number(degrees[1])) : null;
-    const days = /\b(mon|tue|wed|thu|fri|sat|sun)\w* (?:\+|and|&) (?:mon|tue|wed|thu|fri|sat|sun)/.test(words) ? 2 : null;
+    const low = degrees
+      ? degrees[2] === "f"
+        ? ((Number(degrees[1]) - 32) * 5) / 9
+        : Number(degrees[1])
+      : null;
+    const days = /\b(mon|tue|wed|thu|fri|sat|sun)\w* (?:\+|and|&) (?:mon|tue|wed|thu|fri|sat|sun)/.test(words)
+      ? 2
+      : null;
     const many = new RegExp(`\\b${NUMBER} nights\\b`).exec(words);
     this.also(
       {
@@ -300,7 +427,9 @@ class Listener {
   }
 
   private feltOf(words: string): Felt | null {
-    const told = words.replaceAll(/\b(colder|warmer|cooler|hotter) than\b.*?(?=,|;|$)/g, "").replaceAll(/\bnight of\b/g, "");
+    const told = words
+      .replaceAll(/\b(colder|warmer|cooler|hotter) than\b.*?(?=,|;|$)/g, "")
+      .replaceAll(/\bnight of\b/g, "");
     for (const { is, gives } of FELTS) {
       const match = is.exec(told);
       if (match && !isNegated(told, match.index)) return gives;
@@ -326,17 +455,55 @@ class Listener {
       this.also(fact, { at: spans[0]?.at ?? 0, end: spans.at(-1)?.end ?? 0 });
     };
     const FUEL = "(gas|spirit|fuel|meths|alcohol|food)";
-    const sortOf = (word: string) => (word === "food" ? "food" : /spirit|meths|alcohol/.test(word) ? "spirit" : "gas");
+    const sortOf = (word: string) =>
+      word === "food" ? "food" : /spirit|meths|alcohol/.test(word) ? "spirit" : "gas";
     const patterns: readonly (readonly [RegExp, (match: RegExpExecArray) => void])[] = [
-      [new RegExp(`(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: \\w+)? (?:left|remaining|to go|still|came (?:back|home))`), (m) => say(amount(sortOf(m[3]!), "left", m[1]!, m[2]!), m)],
-      [new RegExp(`\\b${FUEL} (?:at |is |: ?|, )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`), (m) => say(amount(sortOf(m[1]!), "left", m[2]!, m[3]!), m)],
-      [new RegExp(`\\b(?:set out|started|left|began|went out) with (\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz) (?:of )?${FUEL}`), (m) => say(amount(sortOf(m[3]!), "out", m[1]!, m[2]!), m)],
-      [new RegExp(`\\b${FUEL} (?:is |was |are )?(?:about |nearly )?(half|a quarter|a third|two thirds|three quarters) (gone|left|full|used|empty)\\b`), (m) => say(partOf(sortOf(m[1]!), m[2]!, m[3]!), m)],
-      [new RegExp(`\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`), (m) => say(amount(sortOf(m[1] ?? m[2] ?? m[3]!), "left", "0", "%"), m)],
-      [/\b(?:battery|bank|power bank|phone) (?:is |was )?(?:at |: ?|, )*(\d+) ?%/, (m) => say(amount("battery", "left", m[1]!, "%"), m)],
-      [/\bboiled (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/, (m) => say(amount("boiled", "used", m[1]!, m[2]!), m)],
-      [/\bdrank (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/, (m) => say(amount("water drunk", "used", m[1]!, m[2]!), m)],
-      [/\bcarried (?:about )?(\d+(?:\.\d+)?)(?: ?(l|ml)\b|(?= ?$| ,))(?! ?(?:g|kg|km))/, (m) => say(amount("water carried", "out", m[1]!, m[2] ?? "l"), m)],
+      [
+        new RegExp(
+          `(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: \\w+)? (?:left|remaining|to go|still|came (?:back|home))`,
+        ),
+        (m) => say(amount(sortOf(m[3]!), "left", m[1]!, m[2]!), m),
+      ],
+      [
+        new RegExp(
+          `\\b${FUEL} (?:at |is |: ?|, )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`,
+        ),
+        (m) => say(amount(sortOf(m[1]!), "left", m[2]!, m[3]!), m),
+      ],
+      [
+        new RegExp(
+          `\\b(?:set out|started|left|began|went out) with (\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz) (?:of )?${FUEL}`,
+        ),
+        (m) => say(amount(sortOf(m[3]!), "out", m[1]!, m[2]!), m),
+      ],
+      [
+        new RegExp(
+          `\\b${FUEL} (?:is |was |are )?(?:about |nearly )?(half|a quarter|a third|two thirds|three quarters) (gone|left|full|used|empty)\\b`,
+        ),
+        (m) => say(partOf(sortOf(m[1]!), m[2]!, m[3]!), m),
+      ],
+      [
+        new RegExp(
+          `\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
+        ),
+        (m) => say(amount(sortOf(m[1] ?? m[2] ?? m[3]!), "left", "0", "%"), m),
+      ],
+      [
+        /\b(?:battery|bank|power bank|phone) (?:is |was )?(?:at |: ?|, )*(\d+) ?%/,
+        (m) => say(amount("battery", "left", m[1]!, "%"), m),
+      ],
+      [
+        /\bboiled (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
+        (m) => say(amount("boiled", "used", m[1]!, m[2]!), m),
+      ],
+      [
+        /\bdrank (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
+        (m) => say(amount("water drunk", "used", m[1]!, m[2]!), m),
+      ],
+      [
+        /\bcarried (?:about )?(\d+(?:\.\d+)?)(?: ?(l|ml)\b|(?= ?$| ,))(?! ?(?:g|kg|km))/,
+        (m) => say(amount("water carried", "out", m[1]!, m[2] ?? "l"), m),
+      ],
     ];
     for (const [pattern, take] of patterns) {
       const match = pattern.exec(plain);
@@ -377,21 +544,24 @@ class Listener {
 
   // --- what a clause says of its thing
 
-  private toldIn(clause: Clause, n: number, things: readonly Named[], hasAmounts: boolean): Told {
+  private toldIn(clause: Clause, n: number, thing: Named | undefined, hasAmounts: boolean): Told {
     const { words } = clause;
     const told: Told = {};
-    const [thing] = things;
     const around = this.read.words;
     const call = callIn(words, around);
     if (call) told.call = call;
     const someone = withWhom(words, around);
     if (someone) told.with = someone;
-    if (NOT_SO.test(words) && !call) return told;
     const frost = frostOf(words, thing);
-    if (frost) told.frost = frost;
+    if (frost && (frost === "unknown" || !NOT_SO.test(words))) told.frost = frost;
+    this.countsIn(told, words, thing, hasAmounts);
+    if (told.frost === "unknown" || (NOT_SO.test(words) && !call)) return told;
+    if (someone) {
+      if (/\bshared\b/.test(words)) told.use = "used";
+      return told;
+    }
     const condition = /\b(\d(?:\.\d)?|one|two|three|four) (?:out )?of (?:5|five)\b/.exec(words);
     if (condition && (!thing || thing.pieces < 5)) told.condition = numberOf(condition[1]) ?? undefined!;
-    this.countsIn(told, words, thing, hasAmounts);
     const gone = exitIn(words, thing, told);
     if (gone) told.exit = gone;
     if (!told.frost) this.troublesIn(told, words, thing, around, hasAmounts);
@@ -406,12 +576,17 @@ class Listener {
       if (done.gives === "repair" && isHarmed) told.fix = "patched";
       else if (!isHarmed || done.gives !== "repair") told.did = done.gives;
     }
-    const harmed = told.trouble ?? (thing && this.facts.get(thing.id)?.told.trouble) ?? (thing && this.facts.get(thing.id)?.told.symptoms);
+    const harmed =
+      (thing && this.before.has(thing.id)) ||
+      told.trouble ||
+      (thing && this.facts.get(thing.id)?.told.trouble) ||
+      (thing && this.facts.get(thing.id)?.told.symptoms);
     if (harmed && PATCHED.test(words)) {
       told.fix = "patched";
       delete told.did;
     }
-    if ((harmed ?? /\b(gave out|died|failed)\b/.test(around)) && WENT_WITHOUT.test(words)) told.fix = "went without";
+    if ((harmed || /\b(gave out|died|failed)\b/.test(around)) && WENT_WITHOUT.test(words))
+      told.fix = "went without";
     return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as Told;
   }
 
@@ -419,38 +594,63 @@ class Listener {
     const pieces = thing?.pieces ?? 1;
     if (pieces > 1) {
       const lost =
-        new RegExp(`\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`).exec(words) ??
-        new RegExp(`\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`).exec(words) ??
+        new RegExp(
+          `\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
+        ).exec(words) ??
+        new RegExp(
+          `\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`,
+        ).exec(words) ??
         new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words);
       if (lost) told.pieces = numberOf(lost[1]) ?? undefined!;
       const enough =
-        new RegExp(`\\b${NUMBER}(?: of (?:the |my )?)?(?: ?pairs? (?:of )?(?:T )?| ?T )?(?:is|are|were|was|would|will|d) ?(?:be |have been )?(?:do|done|enough|plenty|ample)\\b`).exec(words) ??
-        new RegExp(`\\b${NUMBER} (?:pairs? (?:of )?)?(?:T )?(?:is|would be|were) (?:enough|plenty)\\b`).exec(words);
+        new RegExp(
+          `\\b${NUMBER}(?: of (?:the |my )?)?(?: ?pairs? (?:of )?(?:T )?| ?T )? ?(?:is|are|were|was|would|will|d) ?(?:be |have been )?(?:do|done|enough|plenty|ample)\\b`,
+        ).exec(words) ??
+        new RegExp(`\\b${NUMBER} (?:pairs? (?:of )?)?(?:T )?(?:is|would be|were) (?:enough|plenty)\\b`).exec(
+          words,
+        );
       if (enough) told.enough = numberOf(enough[1]) ?? undefined!;
     }
     if (thing && !hasAmounts) {
-      const left = /\b(half|a quarter|a third|two thirds|three quarters|\d+ ?%)(?: of (?:it|them|the T|T))? (?:is |are |was )?(left|gone|used|full)\b/.exec(words);
+      const left =
+        /\b(half|a quarter|a third|two thirds|three quarters|\d+ ?%)(?: of (?:it|them|the T|T))? (?:is |are |was )?(left|gone|used|full)\b/.exec(
+          words,
+        );
       if (left && !["insulated jacket", "sleeping bag"].includes(thing.kind)) {
         const share = shareOf(left[1]!);
         told.left = left[2] === "gone" || left[2] === "used" ? 1 - share : share;
       }
     }
-    const days = new RegExp(`\\b${NUMBER} (?:days?|times|evenings|nights) (?:out )?(?:of|in) (?:\\d+|a|two|three|four|five|six|seven|eight|nine|ten)\\b`).exec(words);
+    const days = new RegExp(
+      `\\b${NUMBER} (?:days?|times|evenings|nights) (?:out )?(?:of|in) (?:\\d+|a|two|three|four|five|six|seven|eight|nine|ten)\\b`,
+    ).exec(words);
     if (days && !/\bnights\b/.test(days[0])) told.days = numberOf(days[1]) ?? undefined!;
   }
 
-  private troublesIn(told: Told, words: string, thing: Named | undefined, around: string, hasAmounts: boolean): void {
+  private troublesIn(
+    told: Told,
+    words: string,
+    thing: Named | undefined,
+    around: string,
+    hasAmounts: boolean,
+  ): void {
     const compared = words.replace(/\b\w+er than (the |my |a )?\w+.*$/, "");
     for (const { is, trouble, symptom, only } of TROUBLES) {
       if (only && (!thing || !only(thing))) continue;
       const match = is.exec(compared);
       if (!match || isNegated(compared, match.index)) continue;
-      if (symptom && (told.symptoms?.length ?? 0) > 0 && (symptom === "broken" || symptom === "torn" || symptom === "loose" || symptom === "holed")) continue;
+      if (
+        symptom &&
+        (told.symptoms?.length ?? 0) > 0 &&
+        (symptom === "broken" || symptom === "torn" || symptom === "loose" || symptom === "holed")
+      )
+        continue;
       if (trouble === "failed" && !symptom && /\b(almost|nearly|half)\b/.test(compared)) continue;
       if (symptom === "no charge" && hasAmounts) continue;
       if (symptom) told.symptoms = [...(told.symptoms ?? []), symptom];
       if (trouble) told.trouble = trouble === "failed" || told.trouble === "failed" ? "failed" : trouble;
-      if (symptom === "leaks air" && /\b(useless|slept on the ground|on the ground)\b/.test(around)) told.trouble = "failed";
+      if (symptom === "leaks air" && /\b(useless|slept on the ground|on the ground)\b/.test(around))
+        told.trouble = "failed";
       if (symptom && symptom !== "sole or tread") break;
     }
     if (told.symptoms?.includes("no charge")) delete told.trouble;
@@ -458,17 +658,28 @@ class Listener {
 
   private complaintsIn(told: Told, words: string, around: string, thing: Named | undefined): void {
     if (told.use === "unused" || told.trouble === "failed") return;
-    const compared = words.replace(/\b(\w+er|more \w+|less \w+) than\b.*$/, (phrase) => (COMPARED.test(phrase) ? "" : phrase));
+    const compared = words.replace(/\b(\w+er|more \w+|less \w+) than\b.*$/, (phrase) =>
+      COMPARED.test(phrase) ? "" : phrase,
+    );
     for (const { is, gives } of COMPLAINTS) {
       const match = is.exec(compared);
       if (!match || isNegated(compared, match.index)) continue;
-      if (gives === "leaks" && (told.symptoms?.some((each) => ["leaks air", "lets water in", "leaks gas"].includes(each)) ?? false)) continue;
+      if (
+        gives === "leaks" &&
+        (told.symptoms?.some((each) => ["leaks air", "lets water in", "leaks gas"].includes(each)) ?? false)
+      )
+        continue;
       if (gives === "slow" && told.symptoms?.includes("clogged or slow")) continue;
       if (gives === "weak" && told.symptoms?.includes("dim or weak")) continue;
-      if (gives === "smells" && /\bsmell(s|ed)? of gas\b/.test(words)) continue;
+      if (gives === "smells" && /\bsmell(s|ed)? of (gas|T)\b/.test(words)) continue;
       if (gives === "slides" && told.symptoms?.includes("loose")) continue;
       if (gives === "fragile" && told.symptoms?.includes("worn thin")) continue;
-      if (gives === "fiddly or awkward" && /\b(never|not|didnt)\b/.test(around) && !/\b(used|wore)\b/.test(around)) continue;
+      if (
+        gives === "fiddly or awkward" &&
+        /\b(never|not|didnt)\b/.test(around) &&
+        !/\b(used|wore)\b/.test(around)
+      )
+        continue;
       told.complaints = [...(told.complaints ?? []), gives];
     }
     if (told.complaints && thing) {
@@ -481,8 +692,15 @@ class Listener {
     const around = this.read.clauses.map((each) => each.words);
     const whole = around.join(" , ");
     const unused =
-      /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|rolled|shut|packed|stowed|folded|dry)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(words);
-    const why = WHYS.find(({ is, gives }) => is.test(words) || (unusedSoFar(told, unused) && is.test(around[n + 1] ?? "") && gives !== "too much of it") || (unusedSoFar(told, unused) && is.test(around[n - 1] ?? "")));
+      /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|rolled|shut|packed|stowed|folded|dry)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
+        words,
+      );
+    const why = WHYS.find(
+      ({ is, gives }) =>
+        is.test(words) ||
+        (unusedSoFar(told, unused) && is.test(around[n + 1] ?? "") && gives !== "too much of it") ||
+        (unusedSoFar(told, unused) && is.test(around[n - 1] ?? "")),
+    );
     if (unused && !told.exit && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
       told.use = "unused";
       delete told.complaints;
@@ -496,15 +714,28 @@ class Listener {
       return;
     }
     if (thing && thing.pieces > 1 && /\b(too|far too) many\b/.test(words)) told.why = "too much of it";
-    if (/\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b|\b(used|wore|opened|came out|needed|out)( it| them| T)? (just |only )?(once|twice)\b|\b(only|just) (once|twice)\b/.test(words)) {
+    if (
+      /\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b|\b(used|wore|opened|came out|needed|out)( the| my)?( it| them| T)? (just |only )?(once|twice)\b|\b(only|just) (once|twice)\b/.test(
+        words,
+      )
+    ) {
       told.use = "hardly";
       if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
       return;
     }
-    const used = /\b(used|using|wore|worn|slept (in|on|under)|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(words);
-    if (used && !isNegated(words, used.index) && !/\bused (up|to)\b/.test(words) && !told.exit && !/\bworn (out|thin|through)\b/.test(words)) told.use = "used";
+    const used =
+      /\b(used|using|wore|worn|slept (in|on|under)|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(
+        words,
+      );
+    if (
+      used &&
+      !isNegated(words, used.index) &&
+      !/\bused (up|to)\b/.test(words) &&
+      !told.exit &&
+      !/\bworn (out|thin|through)\b/.test(words)
+    )
+      told.use = "used";
   }
-
 }
 
 const unusedSoFar = (told: Told, unused: RegExpExecArray | null) => unused !== null || told.use === "unused";
@@ -524,7 +755,12 @@ function callIn(words: string, around: string): Told["call"] {
     if (!match) continue;
     if (gives === "leave" && /\b(thinking|almost|nearly|if)\b/.test(around)) continue;
     if (gives === "fix" && /\bshould\b/.test(around)) continue;
-    if (gives === "bring when" && !/\b(only|just) (for|when|if|in|with) (the |a |an |very |real |deep |theres )*(\w+)/.test(words) && !/\bstay/.test(words)) continue;
+    if (
+      gives === "bring when" &&
+      !/\b(only|just) (for|when|if|in|with) (the |a |an |very |real |deep |theres )*(\w+)/.test(words) &&
+      !/\bstay/.test(words)
+    )
+      continue;
     if (gives !== "leave" && isNegated(words, match.index)) continue;
     return gives;
   }
@@ -543,11 +779,31 @@ function withWhom(words: string, around: string): string | undefined {
   if (!name || PRONOUNS.has(name)) return undefined;
   return name.charAt(0).toUpperCase() + name.slice(1);
 }
-const PRONOUNS: ReadonlySet<string> = new Set(["i", "we", "he", "she", "they", "it", "that", "the", "me", "who", "which", "one", "nobody", "everyone", "T", "F", "this", "you"]);
+const PRONOUNS: ReadonlySet<string> = new Set([
+  "i",
+  "we",
+  "he",
+  "she",
+  "they",
+  "it",
+  "that",
+  "the",
+  "me",
+  "who",
+  "which",
+  "one",
+  "nobody",
+  "everyone",
+  "T",
+  "F",
+  "this",
+  "you",
+]);
 
 function frostOf(words: string, thing: Named | undefined): Told["frost"] {
   if (thing && !thing.jobs.includes("treat water")) return undefined;
-  if (!/\b(froze|frozen|freeze|frost|ice|icy)\b/.test(words)) return /\bslept (in|with)\b.*\b(bag|me)\b/.test(words) && thing ? "kept" : undefined;
+  if (!/\b(froze|frozen|freeze|frost|ice|icy)\b/.test(words))
+    return /\bslept (in|with)\b.*\b(bag|me)\b/.test(words) && thing ? "kept" : undefined;
   if (/\b(no idea|cant say|dont know|not sure|who knows|whether|if)\b/.test(words)) return "unknown";
   if (/\b(didnt|did not|never|not|wasnt|kept|no ice|safe|slept with)\b/.test(words)) return "kept";
   return "froze";
@@ -556,19 +812,42 @@ function frostOf(words: string, thing: Named | undefined): Told["frost"] {
 function exitIn(words: string, thing: Named | undefined, told: Told): Told["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
   const rows: readonly (readonly [NonNullable<Told["exit"]>, RegExp])[] = [
-    ["posted ahead", /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/],
-    ["sent home", /\b(sent|posted|mailed|went|took) (it |them |the |my )*(T )?(back )?home\b|\bparcel (back )?home\b|\bbox (back )?home\b|\b(sent|posted|mailed)( the| my)? T (back|home)\b|\bin the post\b/],
-    ["given away", /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)|\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b|\bgave \w+ (the |my )?T\b(?!.*\bback\b)/],
-    ["thrown out", /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/],
+    [
+      "posted ahead",
+      /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/,
+    ],
+    [
+      "sent home",
+      /\b(sent|posted|mailed|went|took) (it |them |the |my )*(T )?(back )?home\b|\bparcel (back )?home\b|\bbox (back )?home\b|\b(sent|posted|mailed)( the| my)? T (back|home)\b|\bin the post\b/,
+    ],
+    [
+      "given away",
+      /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)|\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b|\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
+    ],
+    [
+      "thrown out",
+      /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/,
+    ],
     ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
-    ["lost", /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/],
+    [
+      "lost",
+      /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
+    ],
   ];
   for (const [how, pattern] of rows) {
     const match = pattern.exec(words);
     if (!match || isNegated(words, match.index)) continue;
-    if (how === "lost" && (told.pieces !== undefined || /\blost (its |the )?(loft|air|charge)\b/.test(words))) continue;
+    if (how === "lost" && (told.pieces !== undefined || /\blost (its |the )?(loft|air|charge)\b/.test(words)))
+      continue;
     if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b/.test(words)) continue;
-    if (how === "worn out" && thing && !["walk", "socks", "balance", "base clothing", "camp shoes", "spare clothing"].some((job) => thing.jobs.includes(job))) continue;
+    if (
+      how === "worn out" &&
+      thing &&
+      !["walk", "socks", "balance", "base clothing", "camp shoes", "spare clothing"].some((job) =>
+        thing.jobs.includes(job),
+      )
+    )
+      continue;
     if (how === "thrown out" && told.pieces !== undefined) continue;
     return how;
   }
@@ -590,7 +869,10 @@ function amount(what: Amount["what"], how: Amount["how"], typed: string, unit: s
 }
 const shareOf = (words: string): number => {
   if (/%/.test(words)) return Number(words.replace(/\D/g, "")) / 100;
-  return { half: 0.5, "a quarter": 0.25, "a third": 1 / 3, "two thirds": 2 / 3, "three quarters": 0.75 }[words] ?? 0.5;
+  return (
+    { half: 0.5, "a quarter": 0.25, "a third": 1 / 3, "two thirds": 2 / 3, "three quarters": 0.75 }[words] ??
+    0.5
+  );
 };
 const partOf = (what: Amount["what"], share: string, is: string): Amount => ({
   about: "amount",
@@ -604,13 +886,25 @@ const partOf = (what: Amount["what"], share: string, is: string): Amount => ({
 function nounOf(words: string): string | null {
   const noun = words
     .replace(/ [,.;:!?].*$/, "")
-    .replace(/^(?:had |have |the |a |an |my |some |any |another |second |more |of |bit |pair |spare pair |couple |that )+/g, "")
+    .replace(
+      /^(?:had |have |the |a |an |my |some |any |another |second |more |of |bit |pair |spare pair |couple |that )+/g,
+      "",
+    )
     .replace(/^(?:second |pair |bit )?(?:of )/, "")
-    .replace(/ (?:next time|really|today|tonight|with me|along|too|at night|from (?:home|last|the).*|for .*|in .*|at .*|on .*|as .*|to .*|so .*|because .*|but .*|and .*|i .*)$/g, "")
+    .replace(
+      / (?:next time|really|today|tonight|with me|along|too|at night|from (?:home|last|the).*|for .*|in .*|at .*|on .*|as .*|to .*|so .*|because .*|but .*|and .*|i .*)$/g,
+      "",
+    )
     .replace(/\s*[.!?,]+\s*$/, "")
     .trim();
-  return noun && noun.split(" ").length <= 4 && !/^(it|them|that|nothing|me|you|him|her|to|i|out)\b/.test(noun) ? noun : null;
+  return noun &&
+    noun.split(" ").length <= 4 &&
+    !/^(it|them|that|nothing|me|you|him|her|to|i|out)\b/.test(noun)
+    ? noun
+    : null;
 }
 
 const capitalised = (name: string, how: string) =>
-  how === "given" && /^(guide|walker|couple|man|woman|shepherd|warden|hiker|friend)$/.test(name) ? name : name.charAt(0).toUpperCase() + name.slice(1);
+  how === "given" && /^(guide|walker|couple|man|woman|shepherd|warden|hiker|friend)$/.test(name)
+    ? name
+    : name.charAt(0).toUpperCase() + name.slice(1);

@@ -32,7 +32,18 @@ export interface Names {
   readonly byKind: ReadonlyMap<string, readonly Named[]>;
 }
 
-const JOINTS: ReadonlySet<string> = new Set(["and", "the", "for", "with", "of", "in", "on", "a", "my", "set", "pair"]);
+const JOINTS: ReadonlySet<string> = new Set([
+  "and",
+  "the",
+  "for",
+  "with",
+  "of",
+  "in",
+  "on",
+  "a",
+  "my",
+  "set",
+]);
 const single = (word: string) => (word.length > 3 && !word.endsWith("ss") ? word.replace(/s$/, "") : word);
 
 export function namesOf(things: readonly Named[]): Names {
@@ -47,10 +58,63 @@ export function namesOf(things: readonly Named[]): Names {
 
 /** Words that are also names of things, but seldom mean them by themselves. */
 const NOT_ALONE: ReadonlySet<string> = new Set([
-  "day", "rain", "warm", "thin", "thick", "big", "small", "spare", "air", "hard", "down", "water", "camp", "foam", "light",
-  "first", "aid", "sun", "long", "short", "old", "new", "wool", "steel", "snow", "ice", "winter", "summer", "soft", "dry",
-  "sleeping", "sleep", "map", "kit", "set", "other", "trail", "walking", "hiking", "one", "l", "repair", "head", "power",
-  "synthetic", "person", "man", "tape", "case", "cap", "sit", "town", "ski", "running", "food", "gas",
+  "day",
+  "rain",
+  "warm",
+  "thin",
+  "thick",
+  "big",
+  "small",
+  "spare",
+  "air",
+  "hard",
+  "down",
+  "water",
+  "camp",
+  "foam",
+  "light",
+  "first",
+  "aid",
+  "sun",
+  "long",
+  "short",
+  "old",
+  "new",
+  "wool",
+  "steel",
+  "snow",
+  "ice",
+  "winter",
+  "summer",
+  "soft",
+  "dry",
+  "sleeping",
+  "sleep",
+  "map",
+  "kit",
+  "set",
+  "other",
+  "trail",
+  "walking",
+  "hiking",
+  "one",
+  "l",
+  "repair",
+  "head",
+  "power",
+  "synthetic",
+  "person",
+  "man",
+  "tape",
+  "case",
+  "cap",
+  "sit",
+  "town",
+  "ski",
+  "running",
+  "food",
+  "gas",
+  "pair",
 ]);
 /** Of these a thing is named by the one word all the same, where nothing else bears it. */
 const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "cap", "gas", "food", "light"]);
@@ -58,7 +122,9 @@ const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "cap", "gas", "foo
 const means = (own: string, word: string) =>
   single(own) === single(word) || (WORDS_FOR[own] ?? []).some((other) => single(other) === single(word));
 const isNear = (own: string, word: string) =>
-  means(own, word) || (word.length > 3 && own.length > 3 && isTypoOf(single(word), single(own)));
+  means(own, word) ||
+  (word.length > 3 && own.length > 3 && word[0] === own[0] && isTypoOf(single(word), single(own))) ||
+  (own.length === 3 && word === own + own.at(-1)!);
 
 /** The things that a sentence names, the surest reading of each stretch; words that are no name are left. */
 export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
@@ -70,8 +136,14 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
         .slice(first, last + 1)
         .map(({ plain }) => plain)
         .filter((word) => word !== "-" && word !== ",");
-      if (words.length === 0 || !/[\p{L}\d]/u.test(tokens[first]!.plain) || !/[\p{L}\d]/u.test(tokens[last]!.plain)) continue;
-      if (tokens.slice(first, last + 1).some(({ plain }) => plain === "," || plain === ":" || plain === "'s")) continue;
+      if (
+        words.length === 0 ||
+        !/[\p{L}\d]/u.test(tokens[first]!.plain) ||
+        !/[\p{L}\d]/u.test(tokens[last]!.plain)
+      )
+        continue;
+      if (tokens.slice(first, last + 1).some(({ plain }) => plain === "," || plain === ":" || plain === "'s"))
+        continue;
       const mention = mentionOf(words, first, last, names);
       if (mention && (!best || mention.score > best.score)) best = mention;
     }
@@ -84,20 +156,33 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
 }
 
 /** "The thin one", "the 2 l one", "the small ones": by what sets it apart, among things like the last that was named. */
-function oneOf(tokens: readonly Token[], first: number, { all }: Names, before: Mention | undefined): Mention | null {
+function oneOf(
+  tokens: readonly Token[],
+  first: number,
+  { all }: Names,
+  before: Mention | undefined,
+): Mention | null {
   const at = [1, 2].find((n) => /^ones?$/.test(tokens[first + n]?.plain ?? ""));
   if (at === undefined) return null;
   const words = tokens.slice(first, first + at).map(({ plain }) => plain);
   const fits = all.filter(
     ({ thing, words: own }) =>
-      words.every((word) => own.some((each) => means(each, word))) && before?.things.every(({ id }) => id !== thing.id) !== false,
+      words.every((word) => own.some((each) => means(each, word))) &&
+      before?.things.every(({ id }) => id !== thing.id) !== false,
   );
-  const alike = before ? fits.filter(({ thing }) => before.things.some(({ jobs }) => jobs[0] === thing.jobs[0])) : [];
+  const alike = before
+    ? fits.filter(({ thing }) => before.things.some(({ jobs }) => jobs[0] === thing.jobs[0]))
+    : [];
   const things = (alike.length > 0 ? alike : fits).map(({ thing }) => thing);
   return things.length === 1 ? { first, last: first + at, things, score: 35, words: words.join(" ") } : null;
 }
 
-function mentionOf(words: readonly string[], first: number, last: number, { all, byKind }: Names): Mention | null {
+function mentionOf(
+  words: readonly string[],
+  first: number,
+  last: number,
+  { all, byKind }: Names,
+): Mention | null {
   let score = 0;
   let things: Named[] = [];
   const take = (thing: Named, worth: number) => {
@@ -110,7 +195,7 @@ function mentionOf(words: readonly string[], first: number, last: number, { all,
     if (fit > 0) take(thing, fit * 10 + letters);
   }
   const joined = words.join(" ");
-  const kind = KIND_WORDS[joined] ?? findKind(joined)?.id;
+  const kind = KIND_WORDS[joined] ?? KIND_WORDS[single(joined)] ?? findKind(joined)?.id;
   const ofKind = kind && kind !== "other" ? byKind.get(kind) : undefined;
   if (ofKind && score < 20 + letters && (words.length > 1 || !NOT_ALONE.has(joined)))
     for (const thing of ofKind) take(thing, 20 + letters);
@@ -136,8 +221,11 @@ function fitOf(words: readonly string[], own: readonly string[]): number {
     return exact ? 3 : 2;
   }
   // "2 l bottle": a size tells two of a sort apart, not by itself what it is.
-  if (words.every((word) => /^\d/.test(word) || word === "l" || word === "pair") && !own.includes("pair")) return 0;
+  if (words.every((word) => /^\d/.test(word) || word === "l" || word === "pair") && !own.includes("pair"))
+    return 0;
   if (all) return exact ? 6 : 5;
+  // "Pair 3", of several.
+  if (words[0] === "pair" && /^\d/.test(words[1]!)) return 4;
   return words.some((word, n) => !NOT_ALONE.has(met[n]!) && !/^\d/.test(word)) ? (exact ? 4 : 3.5) : 0;
 }
 

@@ -20,15 +20,24 @@ export function tokensOf(text: string): Token[] {
     if (owner && !ITS.has(owner[1]!)) {
       tokens.push({ plain: plainForm(owner[1]!.replaceAll("'", "")), at, end: end - 2 });
       tokens.push({ plain: "'s", at: end - 2, end });
-    } else if (/^[-\d]/.test(raw) && raw.length > 1 && raw.startsWith("-") && text[at - 1]?.match(/[\p{L}\d]/u)) {
+    } else if (
+      /^[-\d]/.test(raw) &&
+      raw.length > 1 &&
+      raw.startsWith("-") &&
+      text[at - 1]?.match(/[\p{L}\d]/u)
+    ) {
       // "pair-3", "10-12": a hyphen between, no sign.
-      tokens.push({ plain: "-", at, end: at + 1 }, { plain: raw.slice(1).replace(",", "."), at: at + 1, end });
+      tokens.push(
+        { plain: "-", at, end: at + 1 },
+        { plain: raw.slice(1).replace(",", "."), at: at + 1, end },
+      );
     } else tokens.push({ plain: plainForm(raw.replaceAll("'", "").replace(/(?<=\d),(?=\d)/, ".")), at, end });
   }
   return tokens;
 }
 
-const plainForm = (word: string) => PLAIN_FORMS[word] ?? word;
+/** The plain form of a short, foreign or longer one. */
+export const plainForm = (word: string) => PLAIN_FORMS[word] ?? word;
 
 /** A text's sentences, to the letter: a line break ends one, and so does a full stop that is not in a number. */
 export function sentencesOf(text: string): { readonly text: string; readonly at: number }[] {
@@ -51,7 +60,8 @@ export function isTypoOf(typed: string, word: string): boolean {
     // One letter for another makes other words of short ones: "more" is not "wore".
     return isSwapped || (longest >= 6 && a.slice(1) === b.slice(1));
   }
-  if (longest < 5) return longest === 4 && from > 0 && (a.slice(1) === b || a === b.slice(1)) && isConsonantGap(typed, word);
+  if (longest < 5)
+    return longest === 4 && from > 0 && (a.slice(1) === b || a === b.slice(1)) && isConsonantGap(typed, word);
   return a.slice(1) === b || a === b.slice(1);
 }
 

@@ -22,12 +22,27 @@ export type ToldFact =
         readonly nights?: number;
       };
     }
-  | { readonly amount: { readonly what: string; readonly how: string; readonly value: number; readonly unit: string } }
-  | { readonly joined: { readonly how: string; readonly what: string; readonly for?: string; readonly from?: string } }
+  | {
+      readonly amount: {
+        readonly what: string;
+        readonly how: string;
+        readonly value: number;
+        readonly unit: string;
+      };
+    }
+  | {
+      readonly joined: {
+        readonly how: string;
+        readonly what: string;
+        readonly for?: string;
+        readonly from?: string;
+      };
+    }
   | { readonly missed: string }
   | { readonly note: true };
 
-const oneOrMore = <Value>(values: readonly Value[]): Value | readonly Value[] => (values.length === 1 ? values[0]! : values);
+const oneOrMore = <Value>(values: readonly Value[]): Value | readonly Value[] =>
+  values.length === 1 ? values[0]! : values;
 
 /** A fact as it is printed. */
 export function factsTold(fact: HeardFact, things: readonly Named[]): ToldFact {

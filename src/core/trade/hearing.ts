@@ -47,6 +47,7 @@ export const KIND_WORDS: Readonly<Record<string, string>> = {
   rucksack: "pack",
   backpack: "pack",
   book: "book",
+  drybag: "dry bag",
   shoes: "trail shoes",
   bank: "power bank",
   glasses: "sunglasses",
@@ -64,8 +65,8 @@ export const PLAIN_FORMS: Readonly<Record<string, string>> = {
   grader: "degrees",
   fin: "fine",
   leer: "empty",
-  kaputt: "broken",
-  kaput: "broken",
+  kaput: "kaputt",
+  degree: "degrees",
   tues: "tue",
   gemütlich: "cosy",
   cozy: "cosy",
@@ -129,9 +130,14 @@ export interface TroubleRow {
 
 const isAir = ({ kind, jobs }: { readonly kind: string; readonly jobs: readonly string[] }) =>
   kind === "inflatable pad" || kind === "pillow" || (jobs.includes("pad") && kind !== "foam pad");
-const isShoe = ({ jobs }: { readonly jobs: readonly string[] }) => jobs.includes("walk") || jobs.includes("camp shoes");
+const isShoe = ({ jobs }: { readonly jobs: readonly string[] }) =>
+  jobs.includes("walk") || jobs.includes("camp shoes");
 const isPower = ({ kind, jobs }: { readonly kind: string; readonly jobs: readonly string[] }) =>
-  jobs.includes("light") || jobs.includes("power") || kind === "phone" || kind === "camera" || kind === "beacon";
+  jobs.includes("light") ||
+  jobs.includes("power") ||
+  kind === "phone" ||
+  kind === "camera" ||
+  kind === "beacon";
 const isFilter = ({ jobs }: { readonly jobs: readonly string[] }) => jobs.includes("treat water");
 const isStove = ({ kind }: { readonly kind: string }) => kind === "stove";
 const isRain = ({ jobs }: { readonly jobs: readonly string[] }) =>
@@ -139,45 +145,140 @@ const isRain = ({ jobs }: { readonly jobs: readonly string[] }) =>
 
 /** What is seen to be wrong with a thing. */
 export const TROUBLES: readonly TroubleRow[] = [
-  { is: /\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|within|after|overnight|before)\b.*|\bon the ground by\b/, symptom: "leaks air", trouble: "damaged", only: isAir },
-  { is: /\b(los(es|t|ing)|leak(s|ed|ing)?) (its |some |the )?air\b|\b(went|goes|going|gone) (soft|down)\b|\bsoft by\b|\btopped (it )?up\b|\bdeflat\w*|\b(slow )?puncture\w*|\b(dead )?flat\b|\bleak(s|ed|ing)?\b/, symptom: "leaks air", trouble: "damaged", only: isAir },
-  { is: /\bhiss(es|ed|ing)?\b|\bsmell(s|ed)? of gas\b|\bleak(s|ed|ing)? gas\b/, symptom: "leaks gas", trouble: "damaged", only: isStove },
-  { is: /\blets? (the |in )?(rain|water|wet|damp|it)? ?(in|through)\b|\bdrip(s|ped|ping)?\b|\bpuddles?\b|\bcame through\b|\bcomes through\b|\bsoaked (through|me)\b|\bseep(s|ed)\b/, symptom: "lets water in", trouble: "damaged" },
-  { is: /\bleak(s|ed|ing|y)?\b/, symptom: "lets water in", trouble: "damaged", only: (thing) => isRain(thing) || thing.jobs.includes("shelter") || isShoe(thing) },
-  { is: /\bwet(s|ted)? (out|through)\b|\bdoesnt bead\b|\bno longer beads?\b|\b(never|not) beads?\b|\bdamp again\b/, symptom: "wets out" },
+  {
+    is: /\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|within|after|overnight|before)\b.*|\bon the ground by\b/,
+    symptom: "leaks air",
+    trouble: "damaged",
+    only: isAir,
+  },
+  {
+    is: /\b(los(es|t|ing)|leak(s|ed|ing)?) (its |some |the )?air\b|\b(went|goes|going|gone) (soft|down)\b|\bsoft by\b|\btopped (it )?up\b|\bdeflat\w*|\b(slow )?puncture\w*|\b(dead )?flat\b|\bleak(s|ed|ing)?\b/,
+    symptom: "leaks air",
+    trouble: "damaged",
+    only: isAir,
+  },
+  {
+    is: /\bhiss(es|ed|ing)?\b|\bsmell(s|ed)? of gas\b|\bleak(s|ed|ing)? gas\b/,
+    symptom: "leaks gas",
+    trouble: "damaged",
+    only: isStove,
+  },
+  {
+    is: /\blets? (the |in )?(rain|water|wet|damp|it)? ?(in|through)\b|\bdrip(s|ped|ping)?\b|\bpuddles?\b|\bcame through\b|\bcomes through\b|\bsoaked (through|me)\b|\bseep(s|ed)\b/,
+    symptom: "lets water in",
+    trouble: "damaged",
+  },
+  {
+    is: /\bleak(s|ed|ing|y)?\b/,
+    symptom: "lets water in",
+    trouble: "damaged",
+    only: (thing) => isRain(thing) || thing.jobs.includes("shelter") || isShoe(thing),
+  },
+  {
+    is: /\bwet(s|ted)? (out|through)\b|\bdoesnt bead\b|\bno longer beads?\b|\b(never|not) beads?\b|\bdamp again\b/,
+    symptom: "wets out",
+  },
   { is: /\bclog(s|ged|ging)?\b|\bsilted\b|\bblocked\b/, symptom: "clogged or slow" },
-  { is: /\bslow(er|ly)?\b|\b(takes?|took) (\d+|ten|five|an?|for) (min|minutes?|ages|ever|hour|age)\b|\btrickl\w+/, symptom: "clogged or slow", only: isFilter },
-  { is: /\blost (its |the )?loft\b|\bloft (is |has )?gone\b|\bclump(s|ed|y|ing)?\b|\bflatter\b|\bno loft\b|\b(flat|thin) as a\b/, symptom: "lost loft", only: ({ jobs }) => jobs.includes("sleep warm") || jobs.includes("stay warm") },
-  { is: /\b(dead )?flat\b|\bno charge\b|\bwont (hold|take) (a |its )?charge\b|\bempty by\b|\b(ran|run) (flat|empty|down)\b/, symptom: "no charge", only: isPower },
-  { is: /\b(was |is |went |gone |getting |got )?(very |so |too )?dim(mer|med)?\b|\bflicker\w*/, symptom: "dim or weak", only: isPower },
-  { is: /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b|\b(zip|zipper|buckle|clip|slider)\b.*\b(broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/, symptom: "zip or buckle", trouble: "damaged" },
-  { is: /\bsoles?\b.*\b(peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b|\b(peel\w*|flapping|loose) soles?\b|\bsoles? (are |is )?through\b|\btread (is |has )?(gone|worn|bald)\b|\bbald\b/, symptom: "sole or tread", trouble: "damaged", only: isShoe },
-  { is: /\btips? (is |are |was |were )?(worn|gone|through|off)\b|\bworn (tips|feet)\b|\b(worn|wore) (out|through) again\b/, symptom: "sole or tread", trouble: "damaged", only: ({ jobs }) => jobs.includes("balance") },
-  { is: /\bworn (thin|through)\b|\bthreadbare\b|\bsee through\b|\bgone thin\b|\b(elbows?|knees?|seat|cuffs?|heels?) (is |are |has )?(gone|thin|through|worn)\b/, symptom: "worn thin", trouble: "damaged" },
-  { is: /\btor(e|n)\b|\bripp?(ed|s)?\b|\btears?\b(?! (up|drop))|\ba rip\b|\bsplit\b|\bseam\b.*\b(open|came|went|split|gone|burst|let go)\b|\bguy ?(point|line|loop)?\b.*\b(tore|pulled|out|off)\b/, symptom: "torn", trouble: "damaged" },
-  { is: /\b(a )?holes?\b|\bholed\b|\bpinholes?\b|\bburnt? (a |through|hole)\b|\bmice\b|\bmouse\b|\bpunctured\b|\bthorn\b/, symptom: "holed", trouble: "damaged" },
-  { is: /\bmend(y|ed)? bent\b|\bbent\b|\bbends\b|\bkinked\b|\bcrooked\b/, symptom: "bent", trouble: "damaged" },
-  { is: /\bsnapped\b|\bbroke(n)?\b(?! (camp|off at|in\b))|\bcracked\b|\bin two\b|\bcame apart\b|\bfell apart\b|\bin half\b|\bshattered\b|\bbust(ed)?\b|\bsheared\b|\bcame off\b|\bhas come off\b/, symptom: "broken", trouble: "damaged" },
+  {
+    is: /\bslow(er|ly)?\b|\b(takes?|took) (\d+|ten|five|an?|for) (min|minutes?|ages|ever|hour|age)\b|\btrickl\w+/,
+    symptom: "clogged or slow",
+    only: isFilter,
+  },
+  {
+    is: /\blost (its |the )?loft\b|\bloft (is |has )?gone\b|\bclump(s|ed|y|ing)?\b|\bflatter\b|\bno loft\b|\b(flat|thin) as a\b/,
+    symptom: "lost loft",
+    only: ({ jobs }) => jobs.includes("sleep warm") || jobs.includes("stay warm"),
+  },
+  {
+    is: /\b(dead )?flat\b|\bno charge\b|\bwont (hold|take) (a |its )?charge\b|\bempty by\b|\b(ran|run) (flat|empty|down)\b/,
+    symptom: "no charge",
+    only: isPower,
+  },
+  {
+    is: /\b(was |is |went |gone |getting |got )?(very |so |too )?dim(mer|med)?\b|\bflicker\w*/,
+    symptom: "dim or weak",
+    only: isPower,
+  },
+  {
+    is: /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b|\b(zip|zipper|buckle|clip|slider)\b.*\b(broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+    symptom: "zip or buckle",
+    trouble: "damaged",
+  },
+  {
+    is: /\bsoles?\b.*\b(peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b|\b(peel\w*|flapping|loose) soles?\b|\bsoles? (are |is )?through\b|\btread (is |has )?(gone|worn|bald)\b|\bbald\b/,
+    symptom: "sole or tread",
+    trouble: "damaged",
+    only: isShoe,
+  },
+  {
+    is: /\btips? (is |are |was |were )?(worn|gone|through|off)\b|\bworn (tips|feet)\b|\b(worn|wore) (out|through) again\b/,
+    symptom: "sole or tread",
+    trouble: "damaged",
+    only: ({ jobs }) => jobs.includes("balance"),
+  },
+  {
+    is: /\bworn (thin|through)\b|\bthreadbare\b|\bsee through\b|\bgone thin\b|\b(elbows?|knees?|seat|cuffs?|heels?) (is |are |has )?(gone|thin|through|worn)\b/,
+    symptom: "worn thin",
+    trouble: "damaged",
+  },
+  {
+    is: /\btor(e|n)\b|\bripp?(ed|s)?\b|\btears?\b(?! (up|drop))|\ba rip\b|\bsplit\b|\bseam\b.*\b(open|came|went|split|gone|burst|let go)\b|\bguy ?(point|line|loop)?\b.*\b(tore|pulled|out|off)\b/,
+    symptom: "torn",
+    trouble: "damaged",
+  },
+  {
+    is: /\b(a )?holes?\b|\bholed\b|\bpinholes?\b|\bburnt? (a |through|hole)\b|\bmice\b|\bmouse\b|\bpunctured\b|\bthorn\b/,
+    symptom: "holed",
+    trouble: "damaged",
+  },
+  {
+    is: /\bmend(y|ed)? bent\b|\bbent\b|\bbends\b|\bkinked\b|\bcrooked\b/,
+    symptom: "bent",
+    trouble: "damaged",
+  },
+  {
+    is: /\bsnapped\b|\bbroke(n)?\b(?! (camp|off at|in\b))|\bcracked\b|\bin two\b|\bcame apart\b|\bfell apart\b|\bin half\b|\bshattered\b|\bbust(ed)?\b|\bsheared\b|\bcame off\b|\bhas come off\b/,
+    symptom: "broken",
+    trouble: "damaged",
+  },
   { is: /\bmould(y|ed)?\b|\bmold(y)?\b|\bmildew\w*|\bspotty\b|\bblack spots\b/, symptom: "mould" },
   { is: /\bloose(ned|ns)?\b|\bkeeps? slipping\b|\bwobbl\w+|\brattles\b/, symptom: "loose" },
   { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bmuddy\b|\bblack with\b/, symptom: "dirty" },
-  { is: /\b(died|dead|packed up|gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for|useless now|broken for good|quit|no use)\b/, trouble: "failed" },
+  {
+    is: /\b(died|dead|packed up|gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for|useless now|broken for good|quit|no use)\b/,
+    trouble: "failed",
+  },
 ];
 
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
-  { is: /\btoo heavy\b|\bweighs? (a ton|too much|like)\b|\bheavy (thing|lump|beast|brute)\b|\ba brick\b|\b(twice|double|half again) the weight\b/, gives: "too heavy" },
+  {
+    is: /\btoo heavy\b|\bweighs? (a ton|too much|like)\b|\bheavy (thing|lump|beast|brute)\b|\ba brick\b|\b(twice|double|half again) the weight\b/,
+    gives: "too heavy",
+  },
   { is: /\btoo bulky\b|\bbulky (thing|lump)\b|\btakes? up (half|all|too much)\b/, gives: "too bulky" },
   { is: /\btoo (big|large|long|wide|loose on me)\b/, gives: "too big" },
   { is: /\btoo (small|short|tight|narrow|shallow)\b|\bpinch(es|ed)?\b/, gives: "too small" },
   { is: /\btoo cold\b|\bnot warm enough\b|\bfroze in it\b/, gives: "too cold" },
   { is: /\btoo (hot|warm)\b|\bboiled in it\b/, gives: "too hot" },
   { is: /\bclammy\b|\bsweat(y|s|ed)\b|\bwet inside\b|\bsteams? up\b|\bcondensation\b/, gives: "clammy" },
-  { is: /\brub(s|bed|bing)?\b|\bblister(s|ed)?\b|\bhurt(s)?\b|\bsore\b|\bchaf(es|ed|ing)\b|\bdigs? in\b|\bdug in\b|\bpress(es|ed)\b|\bhips? (hurt|ached)\b|\baching\b|\bscratch(y|es)\b|\bitch(y|es)\b/, gives: "rubs or hurts" },
-  { is: /\bslid(es|ing)?\b|\bslips?\b|\bslipped\b|\bslippery\b|\bslithers?\b|\bno grip\b|\brides up\b|\bslides off\b/, gives: "slides" },
-  { is: /\bnois(y|e)\b|\bsqueak(s|y|ed)?\b|\bcrackl(es|y)\b|\brustl(es|y)\b|\bcrinkl(es|y)\b|\bloud\b|\bflaps? all night\b|\bcreak(s|y)?\b/, gives: "noisy" },
+  {
+    is: /\brub(s|bed|bing)?\b|\bblister(s|ed)?\b|\bhurt(s)?\b|\bsore\b|\bchaf(es|ed|ing)\b|\bdigs? in\b|\bdug in\b|\bpress(es|ed)\b|\bhips? (hurt|ached)\b|\baching\b|\bscratch(y|es)\b|\bitch(y|es)\b/,
+    gives: "rubs or hurts",
+  },
+  {
+    is: /\bslid(es|ing)?\b|\bslips?\b|\bslipped\b|\bslippery\b|\bslithers?\b|\bno grip\b|\brides up\b|\bslides off\b/,
+    gives: "slides",
+  },
+  {
+    is: /\bnois(y|e)\b|\bsqueak(s|y|ed)?\b|\bcrackl(es|y)\b|\brustl(es|y)\b|\bcrinkl(es|y)\b|\bloud\b|\bflaps? all night\b|\bcreak(s|y)?\b/,
+    gives: "noisy",
+  },
   { is: /\bsmell(s|y|ed)?\b|\bstinks?\b|\bstank\b|\breeks?\b|\bpongs?\b/, gives: "smells" },
-  { is: /\bfiddly\b|\bsticks\b|\btoo (fiddly|awkward|complicated)\b|\ba faff\b|\bawkward\b|\bclumsy\b|\ba pain to\b|\ba nuisance to\b/, gives: "fiddly or awkward" },
+  {
+    is: /\bfiddly\b|\bsticks\b|\btoo (fiddly|awkward|complicated)\b|\ba faff\b|\bawkward\b|\bclumsy\b|\ba pain to\b|\ba nuisance to\b/,
+    gives: "fiddly or awkward",
+  },
   { is: /\bstiff\b|\btoo hard\b|\bhard as\b/, gives: "stiff" },
   { is: /\btoo (flimsy|fragile|thin|delicate)\b|\bflimsy\b|\bfragile\b/, gives: "fragile" },
   { is: /\bslow\b|\btakes? (ages|forever|for ever)\b/, gives: "slow" },
@@ -201,24 +302,63 @@ export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
 
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
-  { is: /\b(no|not a|hardly any|never any|wasnt any|was no) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b|\bdry (all|the whole|week)\b|\bcloud(y)?\b|\bnever rained\b|\bdidnt rain\b|\bno call for\b|\bnot needed\b|\bno need\b|\bnever (got |was )?cold enough\b|\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b|\bnever below\b/, gives: "no call for it" },
-  { is: /\b(did|does) (its|the|that|her|his) (job|work)\b|\bdid it( all)?\b|\bwas enough\b|\bwere enough\b|\b(the |my )?T (instead|did)\b|\bused the T instead\b|\beverything went in\b|\bdrank from the\b|\bso the T did\b/, gives: "another did the job" },
-  { is: /\b(too )?awkward\b|\btoo (fiddly|much (bother|trouble|faff))\b|\bhave to take my (shoes|boots) off\b|\bfaff\b/, gives: "awkward" },
-  { is: /\b(too |so |horribly )?uncomfortable\b|\bhorrid\b|\bsweaty\b|\bscratchy\b|\bitchy\b|\btoo (tight|hot|warm|clammy)\b/, gives: "uncomfortable" },
-  { is: /\btoo (much|many)\b|\bone too many\b|\bfar too (much|many)\b|\bmore than i need\b/, gives: "too much of it" },
-  { is: /\b(is|was|as|its) (my |the )?cover\b|\bjust in case\b|\bin case\b|\bfor safety\b|\bthats what its for\b|\bas it should be\b|\bfor emergencies\b|\binsurance\b|\bfor the day\b|\bglad i didnt\b|\bthank(fully| goodness)\b/, gives: "cover" },
-  { is: /\b(went|turned|came) (home|back) (early|before)\b|\bcut short\b|\bcut the trip\b|\bturned round\b/, gives: "trip cut short" },
+  {
+    is: /\b(no|not a|hardly any|never any|wasnt any|was no) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b|\bdry (all|the whole|week)\b|\bcloud(y)?\b|\bnever rained\b|\bdidnt rain\b|\bno call for\b|\bnot needed\b|\bno need\b|\bnever (got |was )?cold enough\b|\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b|\bnever below\b/,
+    gives: "no call for it",
+  },
+  {
+    is: /\b(did|does) (its|the|that|her|his) (job|work)\b|\bdid it( all)?\b|\bwas enough\b|\bwere enough\b|\b(the |my )?T (instead|did)\b|\bused the T instead\b|\beverything went in\b|\bdrank from the\b|\bso the T did\b/,
+    gives: "another did the job",
+  },
+  {
+    is: /\b(too )?awkward\b|\btoo (fiddly|much (bother|trouble|faff))\b|\bhave to take my (shoes|boots) off\b|\bfaff\b/,
+    gives: "awkward",
+  },
+  {
+    is: /\b(too |so |horribly )?uncomfortable\b|\bhorrid\b|\bsweaty\b|\bscratchy\b|\bitchy\b|\btoo (tight|hot|warm|clammy)\b/,
+    gives: "uncomfortable",
+  },
+  {
+    is: /\btoo (much|many)\b|\bone too many\b|\bfar too (much|many)\b|\bmore than i need\b/,
+    gives: "too much of it",
+  },
+  {
+    is: /\b(is|was|as|its) (my |the )?cover\b|\bjust in case\b|\bin case\b|\bfor safety\b|\bthats what its for\b|\bas it should be\b|\bfor emergencies\b|\binsurance\b|\bfor the day\b|\bglad i didnt\b|\bthank(fully| goodness)\b/,
+    gives: "cover",
+  },
+  {
+    is: /\b(went|turned|came) (home|back) (early|before)\b|\bcut short\b|\bcut the trip\b|\bturned round\b/,
+    gives: "trip cut short",
+  },
   { is: /\bforgot (it|i had|about|them)\b|\bforgotten\b/, gives: "forgot it" },
 ];
 
 /** The owner's own calls. */
 export const CALLS: readonly Row<OwnerCall>[] = [
-  { is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|no more T|done with T)\b/, gives: "leave" },
-  { is: /\bonly (for|when|if|in|with)\b|\bjust (for|when) (winter|summer|cold|the cold|rain|frost|snow)\b|\bstay(s|ing) home in (june|july|august|summer|winter|spring)\b/, gives: "bring when" },
-  { is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that) again|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/, gives: "bring again" },
-  { is: /\b(needs?|must|has to|have to|want(s)?|to) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b|\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b|\bto the (mender|cobbler|tailor|shop for repair)\b|\bneeds fixing\b|\bput (it )?right\b/, gives: "fix" },
-  { is: /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?T\b|\b(needs?|wants?) (replacing|to be replaced)\b|\breplace (it|them|that)\b|\bnew (ones?|pair) (next|before|for)\b/, gives: "replace" },
-  { is: /\b(try|find|get|want|look for) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b|\bnext time (something|another|a different|a (thicker|lighter|warmer|better))\b|\bsomething (thicker|lighter|warmer|better|else)\b/, gives: "try something else" },
+  {
+    is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|no more T|done with T)\b/,
+    gives: "leave",
+  },
+  {
+    is: /\bonly (for|when|if|in|with)\b|\bjust (for|when) (winter|summer|cold|the cold|rain|frost|snow)\b|\bstay(s|ing) home in (june|july|august|summer|winter|spring)\b/,
+    gives: "bring when",
+  },
+  {
+    is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that) again|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (the )?(it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/,
+    gives: "bring again",
+  },
+  {
+    is: /\b(needs?|must|has to|have to|want(s)?|to) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b|\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b|\bto the (mender|cobbler|tailor|shop for repair)\b|\bneeds fixing\b|\bput (it )?right\b/,
+    gives: "fix",
+  },
+  {
+    is: /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?T\b|\b(needs?|wants?) (replacing|to be replaced)\b|\breplace (it|them|that)\b|\bnew (ones?|pair) (next|before|for)\b/,
+    gives: "replace",
+  },
+  {
+    is: /\b(try|find|get|want|look for) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b|\bnext time (something|another|a different|a (thicker|lighter|warmer|better))\b|\bsomething (thicker|lighter|warmer|better|else)\b/,
+    gives: "try something else",
+  },
 ];
 
 /** How warm a night was. */
@@ -226,16 +366,28 @@ export const FELTS: readonly Row<Felt>[] = [
   { is: /\b(froze|freezing|shiver(ed|ing)?|cold|bitter|perished)\b/, gives: "cold" },
   { is: /\b(cool|chilly|nippy|coolish)\b/, gives: "cool" },
   { is: /\b(hot|sweat(ed|ing|y)?|boil(ed|ing)|roast(ed|ing)|too warm)\b/, gives: "hot" },
-  { is: /\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|perfect|spot on|all right|alright|happy)\b/, gives: "right" },
+  {
+    is: /\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|perfect|spot on|all right|alright|happy)\b/,
+    gives: "right",
+  },
   { is: /\b(warm|toasty|snug)\b/, gives: "warm" },
 ];
 
 /** What was done about a thing. */
 export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
   { is: /\bwash(ed|ing)?\b|\brinsed\b|\blaundered\b/, gives: "wash" },
-  { is: /\b(backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|clean(ed)?|descal(ed)?|lub(ed|ricated)|proof(ed)?|soaked it|serviced)\b/, gives: "service" },
-  { is: /\b(refill(ed)?|restock(ed)?|topped up the|fresh (batteries|battery|plasters)|new (batteries|plasters)|filled (it )?up|filled the)\b/, gives: "restock" },
-  { is: /\b(sew(ed|n)?|stitch(ed)?|glu(ed)?|patch(ed)?|mend(ed)?|tap(ed)|seal(ed)?|repair(ed)?|fixed|darn(ed)?|sewed)\b/, gives: "repair" },
+  {
+    is: /\b(backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|clean(ed)?|descal(ed)?|lub(ed|ricated)|proof(ed)?|soaked it|serviced)\b/,
+    gives: "service",
+  },
+  {
+    is: /\b(refill(ed)?|restock(ed)?|topped up the|fresh (batteries|battery|plasters)|new (batteries|plasters)|filled (it )?up|filled the)\b/,
+    gives: "restock",
+  },
+  {
+    is: /\b(sew(ed|n)?|stitch(ed)?|glu(ed)?|patch(ed)?|mend(ed)?|tap(ed)|seal(ed)?|repair(ed)?|fixed|darn(ed)?|sewed)\b/,
+    gives: "repair",
+  },
 ];
 
 /** Patched up on the way, where the harm is told with it. */
@@ -249,7 +401,8 @@ export const NEGATION =
 export const NOT_SO =
   /\b(if|unless|would|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
 /** What is only compared with. */
-export const COMPARED = /\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|nicer|quieter|drier|rather) (than )?\b/;
+export const COMPARED =
+  /\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|nicer|quieter|drier|rather) (than )?\b/;
 
 export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   a: 1,
