@@ -11,7 +11,7 @@ const LAYERS = [
   ["decide"],
   ["reasons"],
   ["advice"],
-  ["ask", "weighin", "field", "compare"],
+  ["ask", "weighin", "hear", "compare"],
   ["say"],
   ["plan", "jobs", "seasons"],
 ];

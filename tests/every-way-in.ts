@@ -214,6 +214,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   "unpack#putLineBack": ([a, b], log) => [
     log.trip(a),
     pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
+    null,
   ],
   "next#move": ([a, b, c], log) => [log.trip(a), log.item(b), c % 3 === 2 ? null : c % 3 ? "take" : "leave"],
   "next#packList": ([a, b, c], log) => [log.trip(a), [log.item(b), log.item(c)]],

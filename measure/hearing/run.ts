@@ -1,11 +1,11 @@
 import { parseArgs } from "node:util";
-import { gradeLines, gradeTalks, type Grade } from "./score";
+import { gradeLines, gradeTalks, type GradedLine } from "./score";
 
 /** `npm run hearing [-- --misses]`: how the practice lines and talks are heard, against what they say. */
 const { values } = parseArgs({ options: { misses: { type: "boolean", default: false } } });
 const lines = gradeLines();
 const percent = (part: number, of: number) => `${((100 * part) / of).toFixed(1)} %`;
-const count = (grade: Grade) => lines.filter((line) => line.grade === grade).length;
+const count = (grade: GradedLine["grade"]) => lines.filter((line) => line.grade === grade).length;
 const notes = lines.filter(({ isNote }) => isNote);
 const talks = gradeTalks();
 const sum = (of: "right" | "wanting" | "wrong") => talks.reduce((all, talk) => all + talk[of].length, 0);

@@ -18,7 +18,7 @@ interface Line {
 
 type Shelf = readonly { readonly name: string; readonly kind: string; readonly pieces?: number }[];
 
-export const namedOf = (shelf: Shelf): Named[] =>
+const namedOf = (shelf: Shelf): Named[] =>
   shelf.map(({ name, kind, pieces = 1 }, n) => {
     const plain = Item.parse({ id: `thing-${n}`, name, kind, pieces });
     const item = withDefaults(plain, kindOf(plain));
@@ -110,14 +110,14 @@ const isOther = (fact: ToldFact) => !("item" in fact) && !("note" in fact);
 /** What stands in for a use that goes without saying. */
 const IMPLIES_USE = /· (trouble|complaint|symptom|fix|days|pieces|for) ·/;
 
-export interface Verdict {
+interface Verdict {
   readonly right: readonly string[];
   readonly wanting: readonly string[];
   readonly wrong: readonly string[];
 }
 
 /** Told against expected, a value at a time. */
-export function compare(
+function compare(
   told: readonly ToldFact[],
   expect: readonly ToldFact[],
   may: readonly ToldFact[] = [],
@@ -161,9 +161,9 @@ export function compare(
   return { right, wanting, wrong };
 }
 
-export type Grade = "right" | "half" | "wrong" | "left";
+type Grade = "right" | "half" | "wrong" | "left";
 
-export function gradeOf({ right, wanting, wrong }: Verdict): Grade {
+function gradeOf({ right, wanting, wrong }: Verdict): Grade {
   if (wrong.length > 0) return "wrong";
   if (wanting.length === 0) return "right";
   return right.length > 0 ? "half" : "left";
@@ -201,7 +201,7 @@ interface Talk {
   readonly may?: Readonly<Record<string, object>>;
 }
 
-export interface GradedTalk extends Verdict {
+interface GradedTalk extends Verdict {
   readonly name: string;
   readonly words: number;
 }

@@ -118,7 +118,10 @@ export function adviceOf(one: Case, verdicts: Advice["verdicts"]): Advice {
 }
 
 /** Replaced for its wear, or in part: what is left of it still counts. */
-const GOES_ON: ReadonlySet<Finding["reason"]> = new Set<Finding["reason"]>(["life used up", "short of pieces"]);
+const GOES_ON: ReadonlySet<Finding["reason"]> = new Set<Finding["reason"]>([
+  "life used up",
+  "short of pieces",
+]);
 
 /** One pole of a pair, or the stakes that are still there. */
 const gramsNow = ({ item: { weight, pieces }, history: { piecesOut } }: Case) =>

@@ -65,8 +65,10 @@ const corrected = (word: string) => {
   return (
     LISTENED.find((each) =>
       each.length !== word.length
-        ? each.length > 4 && isTypoOf(word, each) &&
-            !each.startsWith(word) && (!word.startsWith(each) || word === each + each.at(-1)!)
+        ? each.length > 4 &&
+          isTypoOf(word, each) &&
+          !each.startsWith(word) &&
+          (!word.startsWith(each) || word === each + each.at(-1)!)
         : isSwap(word, each),
     ) ?? word
   );

@@ -14,6 +14,7 @@ import {
   WENT_WITHOUT,
   WHYS,
 } from "../trade/hearing";
+import type { FullItem } from "../trade/full-item";
 import { METRES_PER_MILE } from "../units/quantity";
 import {
   namesOf,
@@ -30,6 +31,19 @@ import { sentencesOf } from "./tokens";
 import type { Mention } from "./things";
 
 export type { Named } from "./things";
+
+/** An item as the ear knows it. */
+export const namedOf = (
+  { id, name, kind, pieces, jobs }: Pick<FullItem, "id" | "name" | "kind" | "pieces" | "jobs">,
+  along: boolean,
+): Named => ({
+  along,
+  id,
+  name,
+  kind,
+  pieces,
+  jobs,
+});
 
 /**
  * What a text says of the things on a shelf, sentence by sentence: the sentences put together are the text, to the letter, and
@@ -54,6 +68,27 @@ export function hear(text: string, things: readonly Named[]): HeardSentence[] {
       })),
     };
   });
+}
+
+/** A text cut into stretches, heard or not; put together they are the text, to the letter. */
+export function piecesOf(
+  sentences: readonly HeardSentence[],
+): { readonly text: string; readonly isHeard: boolean }[] {
+  const text = sentences.map((sentence) => sentence.text).join("");
+  const spans = sentences
+    .flatMap(({ heard }) => heard.flatMap(({ from }) => from))
+    .toSorted((a, b) => a.at - b.at);
+  const pieces: { text: string; isHeard: boolean }[] = [];
+  let at = 0;
+  for (const span of spans) {
+    if (span.end <= at) continue;
+    const from = Math.max(at, span.at);
+    if (from > at) pieces.push({ text: text.slice(at, from), isHeard: false });
+    pieces.push({ text: text.slice(from, span.end), isHeard: true });
+    at = span.end;
+  }
+  if (at < text.length) pieces.push({ text: text.slice(at), isHeard: false });
+  return pieces;
 }
 
 type Told = { -readonly [K in keyof Omit<ThingFact, "about" | "item">]?: ThingFact[K] };
@@ -190,6 +225,9 @@ class Listener {
   private meant(mentions: readonly Mention[], words: string): readonly Named[] {
     return mentions.flatMap(({ things }): readonly Named[] => {
       if (things.length === 1) return things;
+      // What was along is meant before what stayed at home.
+      const along = things.filter((thing) => thing.along);
+      if (along.length === 1) return along;
       const fitting = things.filter((thing) =>
         TROUBLES.some(
           ({ is, only }) =>
@@ -236,8 +274,9 @@ class Listener {
     const { words } = this.read;
     const plain = this.plainWords();
     const match =
-/\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(plain) ??
-      /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
+      /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(
+        plain,
+      ) ?? /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
     if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
     if (
       /\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b|\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/.test(
@@ -421,8 +460,11 @@ class Listener {
     const than = unitSpans(units).find(({ word }) => word === "than")?.from ?? Infinity;
     return unitSpans(units)
       .filter(({ word, from }) => word === "T" && from < than)
-      .flatMap(({ mentions }) => this.meant(mentions, words))
-      .filter(isBed)
+      .flatMap(({ mentions }) => {
+        const named = this.meant(mentions, words);
+        // "In quilt and fleece": what is named with a bed was slept in too.
+        return named.some(isBed) ? named : [];
+      })
       .filter((thing, n, all) => all.indexOf(thing) === n);
   }
 

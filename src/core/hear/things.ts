@@ -1,4 +1,4 @@
-import type { Item, ItemId } from "../model";
+import type { Item } from "../model";
 import { KIND_WORDS, WORDS_FOR } from "../trade/hearing";
 import { findKind } from "../trade/names";
 import { isTypoOf, type Token } from "./tokens";
@@ -7,6 +7,8 @@ import { isTypoOf, type Token } from "./tokens";
 export type Named = Pick<Item, "id" | "name" | "kind"> & {
   readonly pieces: number;
   readonly jobs: readonly string[];
+  /** It was on the trip that is spoken of. */
+  readonly along?: boolean;
 };
 
 /** A stretch of words that names a thing, or any of several alike. */
@@ -228,6 +230,3 @@ function fitOf(words: readonly string[], own: readonly string[]): number {
   if (words[0] === "pair" && /^\d/.test(words[1]!)) return 4;
   return words.some((word, n) => !NOT_ALONE.has(met[n]!) && !/^\d/.test(word)) ? (exact ? 4 : 3.5) : 0;
 }
-
-/** Of several that are meant alike, the one that is chosen: the only one; else none. */
-export const theOne = ({ things }: Mention): ItemId | null => (things.length === 1 ? things[0]!.id : null);

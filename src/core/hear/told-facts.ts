@@ -2,7 +2,7 @@ import type { HeardFact, ThingFact } from "./facts";
 import type { Named } from "./things";
 
 /** What is told of one thing, each field one value or a list. */
-export interface ToldOfThing extends Partial<Record<ToldField, unknown>> {
+interface ToldOfThing extends Partial<Record<ToldField, unknown>> {
   readonly item: string;
 }
 type ToldField =
@@ -44,13 +44,16 @@ export type ToldFact =
 const oneOrMore = <Value>(values: readonly Value[]): Value | readonly Value[] =>
   values.length === 1 ? values[0]! : values;
 
+/** Said by another name, or only there to tell facts apart. */
+const TOLD_APART: ReadonlySet<string> = new Set(["about", "item", "symptoms", "complaints", "metres", "for"]);
+
 /** A fact as it is printed. */
 export function factsTold(fact: HeardFact, things: readonly Named[]): ToldFact {
   const nameOf = (id: string) => things.find((thing) => thing.id === id)!.name;
   switch (fact.about) {
     case "thing": {
-      const { item, symptoms, complaints, metres, for: instead, ...plain } = fact;
-      const { about: _, ...fields } = plain;
+      const { item, symptoms, complaints, metres, for: instead } = fact;
+      const fields = Object.fromEntries(Object.entries(fact).filter(([field]) => !TOLD_APART.has(field)));
       return {
         item: nameOf(item),
         ...fields,

@@ -2,9 +2,9 @@
 
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { parseFieldLine, type Named, type Piece } from "@/core/field/parse-field-line";
+import { hear, piecesOf, type Named } from "@/core/hear/hear";
 import type { ItemId, Line, TripId } from "@/core/model";
-import { sayUnderstood } from "@/core/say/field-line";
+import { sayHeard } from "@/core/say/heard";
 import { count, sayDay, sayDays, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -168,20 +168,25 @@ const nameIn = (things: readonly Named[]) => (id: ItemId) =>
 
 function Understood({ text, things, units }: { text: string; things: readonly Named[]; units: Units }) {
   return useMemo(
-    () => sayUnderstood(parseFieldLine(text, things).understood, units, nameIn(things)),
+    () =>
+      sayHeard(
+        hear(text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact)),
+        units,
+        nameIn(things),
+      ),
     [text, things, units],
   );
 }
 
 /** What is understood, as it is typed: the words that were, underlined, and what they come to. */
 function Preview({ text, things, units }: { text: string; things: readonly Named[]; units: Units }) {
-  const { pieces } = useMemo(() => parseFieldLine(text, things), [text, things]);
+  const pieces = useMemo(() => piecesOf(hear(text, things)), [text, things]);
   if (text.trim() === "") return <p className="hint mt-1 min-h-12">It is shown here as it is understood.</p>;
   return (
     <div className="mt-1 min-h-12 border-l-4 border-catkin-strong pl-3" aria-live="polite">
       <p aria-hidden="true" className="whitespace-pre-wrap">
         {pieces.map((piece, n) => (
-          <Word key={n} piece={piece} />
+          <Word key={n} {...piece} />
         ))}
       </p>
       <p className="text-sm text-leaf">
@@ -191,11 +196,9 @@ function Preview({ text, things, units }: { text: string; things: readonly Named
   );
 }
 
-const Word = ({ piece: { text, as } }: { piece: Piece }) =>
-  as ? (
-    <mark className="border-b-2 border-leaf bg-leaf-soft text-ink" title={as}>
-      {text}
-    </mark>
+const Word = ({ text, isHeard }: { text: string; isHeard: boolean }) =>
+  isHeard ? (
+    <mark className="border-b-2 border-leaf bg-leaf-soft text-ink">{text}</mark>
   ) : (
     <span className="text-muted">{text}</span>
   );

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import type { Named } from "@/core/field/parse-field-line";
+import { namedOf } from "@/core/hear/hear";
 import { Empty, PageHead } from "@/ui/page-head";
 import { readBook } from "@/app/book";
 import { FieldLog, type TrailTrip } from "./field-log";
@@ -17,7 +17,6 @@ export default async function TrailPage() {
     .slice(0, OFFERED)
     .map((trip): TrailTrip => {
       const along = new Set(trip.carries.map(({ item }) => item));
-      const named = (item: Named) => ({ id: item.id, name: item.name, kind: item.kind });
       return {
         id: trip.id,
         name: trip.name,
@@ -25,9 +24,11 @@ export default async function TrailPage() {
         ends: trip.ends,
         lines: trip.lines,
         along: [
-          ...book.items.filter(({ id }) => along.has(id)),
-          ...book.items.filter(({ id, state }) => !along.has(id) && state === "active"),
-        ].map(named),
+          ...book.items.filter(({ id }) => along.has(id)).map((item) => namedOf(item, true)),
+          ...book.items
+            .filter(({ id, state }) => !along.has(id) && state === "active")
+            .map((item) => namedOf(item, false)),
+        ],
       };
     });
   return (

@@ -2,18 +2,22 @@
 
 import { z } from "zod";
 import { Text } from "@/core/units/text";
-import { boiledWith, intoMark, intoNight } from "@/core/field/into-debrief";
-import { parseFieldLine } from "@/core/field/parse-field-line";
+import { nanoid } from "nanoid";
+import { hear, namedOf } from "@/core/hear/hear";
+import { intoDebrief } from "@/core/hear/into-debrief";
 import { tripProblems } from "@/core/ledger/check";
 import { walked } from "@/core/ledger/intended";
-import { Item, ItemId, LegId, Mark, RecordId, TripId, type TripHead } from "@/core/model";
+import { Entry, Item, ItemId, LegId, Mark, RecordId, TripHead, TripId } from "@/core/model";
 import { HOW_COME, newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
-import { carriesOf, saveCarries } from "@/data/carries";
+import { withDefaults } from "@/core/trade/full-item";
+import { rulesOf } from "@/core/trade/rules";
+import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { removeEntry, saveEntries } from "@/data/entries";
 import type { Db } from "@/data/db";
 import { refuseAfterExit } from "@/data/exits";
 import { fullOf } from "@/data/limits";
-import { allItems, saveItems } from "@/data/items";
+import { allItems, removeItem, saveItems } from "@/data/items";
 import { setTaken } from "@/data/lines";
 import { readSettings } from "@/data/settings";
 import { findTrip, saveTrips } from "@/data/trips";
@@ -84,60 +88,108 @@ export async function setWalked(trip: TripId): Promise<Answer> {
   });
 }
 
-/** What taking a line did: what was known of the thing before, to take it back. */
-export interface Taken {
-  readonly mark: { readonly item: ItemId; readonly before: z.input<typeof Mark> | null } | null;
-}
+/** What taking a line did, to take all of it back: the trip and the marks as they were, and what was added. */
+const Undo = z.object({
+  trip: TripHead.pick({ felt: true, boiled: true, missed: true, supplies: true }),
+  marks: z.array(z.object({ item: ItemId, before: Mark.nullable(), wasAlong: z.boolean() })).max(300),
+  items: z.array(ItemId).max(50),
+  entries: z.array(RecordId).max(300),
+});
+export type Taken = z.input<typeof Undo>;
 
-/** Takes a line written on the way into the debrief: as a mark, a night, or a thing that joined; a note is only put aside. */
+/** Takes a line written on the way into the debrief, with all that it says; a note is only put aside. */
 export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>> {
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
     const line = known?.lines.find((each) => each.id === id);
     if (!known || !line) return refuse({ "": "That line is no longer here." });
-    const carries = await carriesOf(tx, { trip: known.id });
+    const [carries, items, settings] = [
+      await carriesOf(tx, { trip: known.id }),
+      await allItems(tx),
+      await readSettings(tx),
+    ];
     const along = new Set(carries.map(({ item }) => item));
-    const items = (await allItems(tx)).toSorted((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)));
-    const { understood } = parseFieldLine(line.text, items);
-    const next = {
-      ...known,
-      felt: understood.as === "night" ? [...known.felt, intoNight(understood)] : known.felt,
-      boiled: boiledWith(known.boiled, understood),
-    };
+    const { kindOf } = rulesOf(settings);
+    const things = items.map((item) => namedOf(withDefaults(item, kindOf(item)), along.has(item.id)));
+    const facts = hear(line.text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+    const on = dayOf(line.at, known);
+    const told = intoDebrief(facts, { trip: known, carries }, { text: line.text, on });
+    const next = { ...known, ...told.trip };
     const [problem] = tripProblems(next);
     if (problem) return refuse({ "": problem.message });
-    if (understood.as === "joined") {
-      const { what, how, owner } = understood;
-      const answer = await join(tx, known, { line: what, how, owner, from: null, after: null });
+    const added: ItemId[] = [];
+    for (const { how, what, for: after, from } of told.joined) {
+      const answer = await join(tx, known, {
+        line: what,
+        how: how === "given" ? "found" : how,
+        owner: how === "borrowed" ? from : null,
+        from: null,
+        after,
+      });
       if (!answer.ok) return answer;
+      added.push(answer.value);
     }
-    const item = understood.as === "mark" || understood.as === "amount" ? understood.item : null;
-    const there = carries.find((each) => each.item === item) ?? null;
     await saveTrips(tx, [next]);
     await setTaken(tx, known.id, line.id, true);
-    if (item && understood.as === "mark") {
-      await saveCarries(tx, known.id, [
-        {
-          item,
-          legs: there?.legs ?? null,
-          shared: there?.shared ?? null,
-          mark: intoMark(there?.mark ?? null, understood, line.text, known.legs),
-        },
-      ]);
-      await refuseAfterExit(tx, [item]);
-    } else if (there?.mark)
-      await saveCarries(tx, known.id, [
-        { ...there, mark: { ...there.mark, note: [there.mark.note, line.text].filter(Boolean).join("; ") } },
-      ]);
-    const before = there?.mark ? Mark.encode(there.mark) : null;
-    return { ok: true, value: { mark: item && understood.as === "mark" ? { item, before } : null } };
+    const there = new Map(carries.map((carry) => [carry.item, carry]));
+    await saveCarries(
+      tx,
+      known.id,
+      [...told.marks].map(([item, mark]) => ({
+        item,
+        legs: there.get(item)?.legs ?? null,
+        shared: there.get(item)?.shared ?? null,
+        mark,
+      })),
+    );
+    const entries = told.done.map(({ item, what }) =>
+      Entry.parse({ id: nanoid(), item, on: on ?? known.ends, what, note: line.text }),
+    );
+    await saveEntries(tx, entries);
+    await refuseAfterExit(tx, [...told.marks.keys()]);
+    return {
+      ok: true,
+      value: {
+        trip: Undo.shape.trip.encode(known),
+        marks: [...told.marks.keys()].map((item) => {
+          const before = there.get(item)?.mark ?? null;
+          return { item, before: before && Mark.encode(before), wasAlong: there.has(item) };
+        }),
+        items: added,
+        entries: entries.map((entry) => entry.id),
+      },
+    };
   });
 }
 
-/** A line waits again. */
-export async function putLineBack(trip: TripId, id: string): Promise<Answer> {
+/** The day that a line was written on, where that is a day of the trip. */
+function dayOf(at: string, { starts, ends }: Pick<TripHead, "starts" | "ends">): string | null {
+  const day = at.slice(0, 10);
+  return starts <= day && day <= ends ? day : null;
+}
+
+/** A line waits again; with what taking it did, all of that is taken back. */
+export async function putLineBack(trip: TripId, id: string, undo: unknown): Promise<Answer> {
   return acting(async (tx) => {
-    await setTaken(tx, TripId.parse(trip), RecordId.parse(id), false);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const back = Undo.nullable().parse(undo ?? null);
+    await setTaken(tx, known.id, RecordId.parse(id), false);
+    if (!back) return { ok: true, value: undefined };
+    await saveTrips(tx, [{ ...known, ...back.trip }]);
+    const carries = new Map((await carriesOf(tx, { trip: known.id })).map((carry) => [carry.item, carry]));
+    const kept = back.marks.filter(({ item, wasAlong }) => wasAlong && carries.has(item));
+    await saveCarries(
+      tx,
+      known.id,
+      kept.map(({ item, before }) => ({ ...carries.get(item)!, mark: before })),
+    );
+    await removeCarries(tx, known.id, [
+      ...back.marks.filter(({ wasAlong }) => !wasAlong).map(({ item }) => item),
+      ...back.items,
+    ]);
+    for (const entry of back.entries) await removeEntry(tx, entry);
+    for (const item of back.items) await removeItem(tx, item);
     return { ok: true, value: undefined };
   });
 }

@@ -2,7 +2,6 @@
 
 import { useState } from "react";
 import type { TripId } from "@/core/model";
-import { sendMark } from "@/ui/send-mark";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo } from "@/ui/undo";
 import { useRefresh } from "@/ui/use-refresh";
@@ -33,13 +32,10 @@ export function FromTheTrail({ trip, lines }: { trip: TripId; lines: readonly Tr
       });
     tellOtherTabs();
     void refresh();
-    const { mark } = answer.value;
+    const taken = answer.value;
     sayWithUndo(
       isNote ? "Put aside" : says,
-      async () => {
-        if (mark) await sendMark({ trip, item: mark.item, mark: mark.before });
-        return putLineBack(trip, id);
-      },
+      () => putLineBack(trip, id, taken),
       () => void refresh(),
     );
   };

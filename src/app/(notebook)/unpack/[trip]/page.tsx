@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { CONDITION } from "@/core/trade/kind";
-import { parseFieldLine } from "@/core/field/parse-field-line";
-import { sayUnderstood } from "@/core/say/field-line";
+import { hear, namedOf } from "@/core/hear/hear";
+import { sayHeard } from "@/core/say/heard";
 import { likelySymptoms } from "@/core/trade/symptoms";
 import { outingOf } from "@/core/ledger/outing";
 import { carriedOfTrip, type Book } from "@/core/ledger/book";
@@ -92,13 +92,13 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
 /** What was written on the way and is not in the debrief yet. */
 function linesOf(trip: Trip, book: Book): TrailLine[] {
   const along = new Set(trip.carries.map(({ item }) => item));
-  const things = book.items.toSorted((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)));
+  const things = book.items.map((item) => namedOf(item, along.has(item.id)));
   return trip.lines
     .filter(({ taken }) => !taken)
     .map(({ id, text }) => {
-      const { understood } = parseFieldLine(text, things);
-      const says = sayUnderstood(understood, book.settings.units, (item) => book.item(item)?.name ?? item);
-      return { id, text, says, isNote: understood.as === "note" };
+      const facts = hear(text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+      const says = sayHeard(facts, book.settings.units, (item) => book.item(item)?.name ?? item);
+      return { id, text, says, isNote: facts.length === 0 };
     });
 }
 

@@ -1,0 +1,133 @@
+import { endsOf } from "../ledger/stretches";
+import {
+  Mark,
+  type Carry,
+  type EntryWhat,
+  type FeltNight,
+  type ItemId,
+  type Leg,
+  type Supply,
+  type TripHead,
+} from "../model";
+import type { HeardFact, ThingFact } from "./facts";
+
+/** What facts come to on a trip's debrief: nothing that was there is lost. */
+export interface Debriefed {
+  readonly trip: Pick<TripHead, "felt" | "boiled" | "missed" | "supplies">;
+  readonly marks: ReadonlyMap<ItemId, Mark>;
+  /** What was done about things on the way. */
+  readonly done: readonly { readonly item: ItemId; readonly what: EntryWhat }[];
+  readonly joined: readonly Extract<HeardFact, { about: "joined" }>[];
+}
+
+/**
+ * The debrief of a trip with some facts in it. A thing's mark keeps what it said, and has the words that it stands on in its
+ * note; its use is asked at the debrief where nobody said it, and until then it counts as used.
+ *
+ * @param on the day of the words, for a night that began on it; null: nobody knows
+ */
+export function intoDebrief(
+  facts: readonly HeardFact[],
+  { trip, carries }: { readonly trip: TripHead; readonly carries: readonly Carry[] },
+  { text, on }: { readonly text: string; readonly on: string | null },
+): Debriefed {
+  const marks = new Map<ItemId, Mark>();
+  const known = (item: ItemId) => marks.get(item) ?? carries.find((each) => each.item === item)?.mark ?? null;
+  const done: Debriefed["done"][number][] = [];
+  const joined: Extract<HeardFact, { about: "joined" }>[] = [];
+  let { felt, boiled, missed, supplies } = trip;
+  for (const fact of facts) {
+    if (fact.about === "thing") {
+      if (fact.did) done.push({ item: fact.item, what: fact.did });
+      if (isMark(fact)) marks.set(fact.item, intoMark(known(fact.item), fact, text, trip.legs));
+    } else if (fact.about === "night") felt = [...felt, ...nightsOf(fact, on)];
+    else if (fact.about === "missed")
+      missed = [...missed, { what: fact.what, job: null, cost: "discomfort" }];
+    else if (fact.about === "joined") joined.push(fact);
+    else if (fact.what === "boiled") boiled = Math.round(((boiled ?? 0) + fact.value) * 100) / 100;
+    else supplies = withAmount(supplies, fact);
+  }
+  return { trip: { felt, boiled, missed, supplies }, marks, done, joined };
+}
+
+/** What is only done about a thing, or only carried by another, is no mark. */
+const NO_MARK: ReadonlySet<string> = new Set(["about", "item", "did", "with", "metres", "day"]);
+const isMark = (fact: ThingFact) => Object.keys(fact).some((field) => !NO_MARK.has(field));
+
+/** A thing's mark with what was heard of it. */
+function intoMark(known: Mark | null, said: ThingFact, text: string, legs: readonly Leg[]): Mark {
+  const mark = known ?? Mark.parse({ use: said.use ?? "used" });
+  const isUsed = said.trouble ?? said.symptoms ?? said.complaints ?? said.days ?? said.fix;
+  const both = <Value>(was: readonly Value[], more: readonly Value[] | undefined, most: number) =>
+    [...new Set([...was, ...(more ?? [])])].slice(0, most);
+  return {
+    ...mark,
+    use: said.use ?? (isUsed !== undefined && mark.use === "unused" ? "used" : mark.use),
+    troubles: both(mark.troubles, said.trouble && [said.trouble], 3),
+    symptoms: both(mark.symptoms, said.symptoms, 6),
+    complaints: [
+      ...mark.complaints,
+      ...(said.complaints ?? [])
+        .filter((what) => !mark.complaints.some((each) => each.what === what))
+        .map((what) => ({ what, on: said.on ?? null })),
+    ].slice(0, 6),
+    exit: said.exit ? { how: said.exit, for: said.for ?? null } : mark.exit,
+    why: said.why ?? mark.why,
+    call: said.call ?? mark.call,
+    pieces: said.pieces ?? mark.pieces,
+    enough: said.enough ?? mark.enough,
+    left: said.left ?? mark.left,
+    condition: said.condition ?? mark.condition,
+    frost: said.frost ?? mark.frost,
+    fix: said.fix ?? mark.fix,
+    days: said.days ?? mark.days,
+    at: said.metres === undefined ? mark.at : placeAt(said.metres, legs),
+    note: [mark.note, text.trim()].filter(Boolean).join("; "),
+  };
+}
+
+/** The leg that a distance from the start lies on; the last one where it lies beyond the way. */
+function placeAt(metres: number, legs: readonly Leg[]): Mark["at"] {
+  const ends = endsOf(legs);
+  const n = legs.findIndex((_, at) => metres <= ends[at + 1]!);
+  const km = metres / 1000;
+  return {
+    leg: legs.at(n)?.id ?? null,
+    distance: { typed: `${Math.round(km * 10) / 10} km`, m: metres },
+  };
+}
+
+const nightsOf = (
+  { low, felt, slept, nights }: Extract<HeardFact, { about: "night" }>,
+  on: string | null,
+): FeltNight[] =>
+  Array.from({ length: nights }, () => ({ on: nights === 1 ? on : null, low, felt, slept: [...slept] }));
+
+const SUPPLY_NAMES = {
+  gas: "gas",
+  spirit: "spirit",
+  food: "food",
+  battery: "battery",
+  "water drunk": "water",
+  "water carried": "water",
+} as const;
+
+/** What went out or came back of a supply, in its row; a share or an unknown sort stays in the words. */
+function withAmount(
+  supplies: readonly Supply[],
+  { what, how, value, unit }: Extract<HeardFact, { about: "amount" }>,
+): Supply[] {
+  if (
+    unit === "%" ||
+    what === "boiled" ||
+    what === "water drunk" ||
+    what === "water carried" ||
+    how === "used"
+  )
+    return [...supplies];
+  const name = SUPPLY_NAMES[what];
+  const at = supplies.findIndex((each) => each.what.toLowerCase() === name && each.unit === unit);
+  const was = supplies[at] ?? { what: name, unit, out: 0, back: 0, sort: null, reserve: 0 };
+  const row = how === "out" ? { ...was, out: value } : { ...was, back: value, out: Math.max(was.out, value) };
+  return at < 0 ? [...supplies, row] : supplies.map((each, n) => (n === at ? row : each));
+}
