@@ -216,6 +216,31 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
     pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
     null,
   ],
+  "unpack#takeTalk": ([a, b, c], log) => [
+    log.trip(a),
+    [
+      {
+        fact: (
+          [
+            { about: "thing", item: log.item(b), use: "unused", call: "leave" },
+            { about: "thing", item: log.item(b), did: "wash" },
+            { about: "missed", what: "hat" },
+            { about: "joined", how: "found", what: `found ${b}`, for: null, from: null },
+          ] as const
+        )[c % 4]!,
+        text: "as it was told",
+      },
+    ],
+  ],
+  "unpack#takeTalkBack": ([a, b], log) => [
+    log.trip(a),
+    {
+      trip: { felt: [], boiled: null, missed: [], supplies: [] },
+      marks: [{ item: log.item(b), before: null, wasAlong: true }],
+      items: [],
+      entries: [],
+    },
+  ],
   "next#move": ([a, b, c], log) => [log.trip(a), log.item(b), c % 3 === 2 ? null : c % 3 ? "take" : "leave"],
   "next#packList": ([a, b, c], log) => [log.trip(a), [log.item(b), log.item(c)]],
   "next#leaveOut": ([a, b], log) => [log.trip(a), [log.item(b)]],

@@ -1,75 +1,83 @@
-import type {
-  Symptom,
+import { z } from "zod";
+import {
   Complaint,
+  ComplaintWhat,
   ExitHow,
   Felt,
   Frost,
   ItemId,
+  Mark,
   OwnerCall,
+  Symptom,
   Trouble,
   Use,
   WhyUnused,
 } from "../model";
+import { Text } from "../units/text";
 
 /** What was said of one thing: each field only where it was told. */
-export interface ThingFact {
-  readonly about: "thing";
-  readonly item: ItemId;
-  readonly use?: Use;
-  readonly trouble?: Exclude<Trouble, "nuisance">;
-  readonly symptoms?: readonly Symptom[];
-  readonly complaints?: readonly Complaint["what"][];
+const ThingFact = z.object({
+  about: z.literal("thing"),
+  item: ItemId,
+  use: Use.optional(),
+  trouble: Trouble.exclude(["nuisance"]).optional(),
+  symptoms: z.array(Symptom).max(20).optional(),
+  complaints: z.array(ComplaintWhat).max(20).optional(),
   /** Ground or weather of the complaint. */
-  readonly on?: NonNullable<Complaint["on"]>;
-  readonly exit?: ExitHow;
+  on: Complaint.shape.on.unwrap().unwrap().optional(),
+  exit: ExitHow.optional(),
   /** What it was swapped for. */
-  readonly for?: ItemId;
-  readonly why?: WhyUnused;
-  readonly call?: OwnerCall;
+  for: ItemId.optional(),
+  why: WhyUnused.optional(),
+  call: OwnerCall.optional(),
   /** Pieces of a set that were lost or broken; and how many would have been enough. */
-  readonly pieces?: number;
-  readonly enough?: number;
+  pieces: z.int().min(0).max(200).optional(),
+  enough: z.int().min(0).max(200).optional(),
   /** Share, 0 to 1, that is left of it. */
-  readonly left?: number;
-  readonly condition?: number;
-  readonly frost?: Frost;
-  readonly fix?: "patched" | "swapped" | "went without";
+  left: z.number().min(0).max(1).optional(),
+  condition: z.number().min(0).max(5).optional(),
+  frost: Frost.optional(),
+  fix: Mark.shape.fix.unwrap().unwrap().optional(),
   /** Metres from the start; the day of the trip, from 1. */
-  readonly metres?: number;
-  readonly day?: number;
+  metres: z.number().min(0).max(1e8).optional(),
+  day: z.number().min(0).max(1e5).optional(),
   /** Days that it was used on. */
-  readonly days?: number;
+  days: z.number().min(0).max(1e5).optional(),
   /** Who carries or shares it. */
-  readonly with?: string;
-  readonly did?: "repair" | "wash" | "service" | "restock";
-}
+  with: Text.max(80).optional(),
+  did: z.enum(["repair", "wash", "service", "restock"]).optional(),
+});
+export type ThingFact = z.infer<typeof ThingFact>;
 
-export type HeardFact =
-  | ThingFact
-  | {
-      readonly about: "night";
-      /** In °C; null: no temperature was told. */
-      readonly low: number | null;
-      readonly felt: Felt | null;
-      readonly slept: readonly ItemId[];
-      readonly nights: number;
-    }
-  | {
-      readonly about: "amount";
-      readonly what: "gas" | "spirit" | "food" | "battery" | "boiled" | "water drunk" | "water carried";
-      readonly how: "out" | "left" | "used";
-      readonly value: number;
-      readonly unit: "g" | "L" | "%" | "Wh";
-    }
-  | {
-      readonly about: "joined";
-      readonly how: "bought" | "found" | "borrowed" | "given";
-      readonly what: string;
-      /** What it came for. */
-      readonly for: ItemId | null;
-      readonly from: string | null;
-    }
-  | { readonly about: "missed"; readonly what: string };
+/** One fact of a text. */
+export const HeardFact = z.discriminatedUnion("about", [
+  ThingFact,
+  z.object({
+    about: z.literal("night"),
+    /** In °C; null: no temperature was told. */
+    low: z.number().min(-90).max(70).nullable(),
+    felt: Felt.nullable(),
+    slept: z.array(ItemId).max(20),
+    nights: z.int().min(1).max(60),
+  }),
+  z.object({
+    about: z.literal("amount"),
+    what: z.enum(["gas", "spirit", "food", "battery", "boiled", "water drunk", "water carried"]),
+    how: z.enum(["out", "left", "used"]),
+    value: z.number().min(0).max(1e6),
+    unit: z.enum(["g", "L", "%", "Wh"]),
+  }),
+  z.object({
+    about: z.literal("joined"),
+    how: z.enum(["bought", "found", "borrowed", "given"]),
+    what: Text.max(200),
+    /** What it came for. */
+    for: ItemId.nullable(),
+    from: Text.max(80).nullable(),
+  }),
+  z.object({ about: z.literal("missed"), what: Text.max(120) }),
+]);
+export type HeardFact = z.infer<typeof HeardFact>;
 
 /** A fact, and the stretches of the text that it stands on. */
 export interface Heard {

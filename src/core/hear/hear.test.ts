@@ -195,9 +195,9 @@ describe("what a line becomes at the debrief", () => {
   });
   const into = (text: string, known: Mark | null = null, item = "torch") =>
     intoDebrief(
-      factsOf(text),
+      factsOf(text).map((fact) => ({ fact, text })),
       { trip, carries: [{ item: item as ItemId, legs: null, shared: null, mark: known }] },
-      { text, on: "2026-05-02" },
+      "2026-05-02",
     );
 
   test("a mark keeps what it said, and has the line in its note and its place on its leg", () => {
@@ -220,7 +220,7 @@ describe("what a line becomes at the debrief", () => {
       { what: "gas", unit: "g", out: 230, back: 0 },
     ]);
     expect(into("wish I had a warm hat").trip.missed).toMatchObject([{ what: "warm hat" }]);
-    expect(into("sewed the poncho").done).toEqual([{ item: "poncho", what: "repair" }]);
+    expect(into("sewed the poncho").done).toMatchObject([{ item: "poncho", what: "repair" }]);
     expect(into("bought a sun hat").joined).toMatchObject([{ how: "bought", what: "sun hat" }]);
     expect(into("boiled 1.5 l").trip.boiled).toBe(1.5);
   });

@@ -16,7 +16,7 @@ export interface Debriefed {
   readonly trip: Pick<TripHead, "felt" | "boiled" | "missed" | "supplies">;
   readonly marks: ReadonlyMap<ItemId, Mark>;
   /** What was done about things on the way. */
-  readonly done: readonly { readonly item: ItemId; readonly what: EntryWhat }[];
+  readonly done: readonly { readonly item: ItemId; readonly what: EntryWhat; readonly text: string }[];
   readonly joined: readonly Extract<HeardFact, { about: "joined" }>[];
 }
 
@@ -27,18 +27,18 @@ export interface Debriefed {
  * @param on the day of the words, for a night that began on it; null: nobody knows
  */
 export function intoDebrief(
-  facts: readonly HeardFact[],
+  told: readonly { readonly fact: HeardFact; readonly text: string }[],
   { trip, carries }: { readonly trip: TripHead; readonly carries: readonly Carry[] },
-  { text, on }: { readonly text: string; readonly on: string | null },
+  on: string | null,
 ): Debriefed {
   const marks = new Map<ItemId, Mark>();
   const known = (item: ItemId) => marks.get(item) ?? carries.find((each) => each.item === item)?.mark ?? null;
   const done: Debriefed["done"][number][] = [];
   const joined: Extract<HeardFact, { about: "joined" }>[] = [];
   let { felt, boiled, missed, supplies } = trip;
-  for (const fact of facts) {
+  for (const { fact, text } of told) {
     if (fact.about === "thing") {
-      if (fact.did) done.push({ item: fact.item, what: fact.did });
+      if (fact.did) done.push({ item: fact.item, what: fact.did, text });
       if (isMark(fact)) marks.set(fact.item, intoMark(known(fact.item), fact, text, trip.legs));
     } else if (fact.about === "night") felt = [...felt, ...nightsOf(fact, on)];
     else if (fact.about === "missed")

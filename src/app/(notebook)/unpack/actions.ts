@@ -3,6 +3,7 @@
 import { z } from "zod";
 import { Text } from "@/core/units/text";
 import { nanoid } from "nanoid";
+import { HeardFact } from "@/core/hear/facts";
 import { hear, namedOf } from "@/core/hear/hear";
 import { intoDebrief } from "@/core/hear/into-debrief";
 import { tripProblems } from "@/core/ledger/check";
@@ -111,55 +112,80 @@ export async function takeLine(trip: TripId, id: string): Promise<Answer<Taken>>
     const along = new Set(carries.map(({ item }) => item));
     const { kindOf } = rulesOf(settings);
     const things = items.map((item) => namedOf(withDefaults(item, kindOf(item)), along.has(item.id)));
-    const facts = hear(line.text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact));
-    const on = dayOf(line.at, known);
-    const told = intoDebrief(facts, { trip: known, carries }, { text: line.text, on });
-    const next = { ...known, ...told.trip };
-    const [problem] = tripProblems(next);
-    if (problem) return refuse({ "": problem.message });
-    const added: ItemId[] = [];
-    for (const { how, what, for: after, from } of told.joined) {
-      const answer = await join(tx, known, {
-        line: what,
-        how: how === "given" ? "found" : how,
-        owner: how === "borrowed" ? from : null,
-        from: null,
-        after,
-      });
-      if (!answer.ok) return answer;
-      added.push(answer.value);
-    }
-    await saveTrips(tx, [next]);
+    const told = hear(line.text, things).flatMap(({ heard }) =>
+      heard.map(({ fact }) => ({ fact, text: line.text })),
+    );
     await setTaken(tx, known.id, line.id, true);
-    const there = new Map(carries.map((carry) => [carry.item, carry]));
-    await saveCarries(
-      tx,
-      known.id,
-      [...told.marks].map(([item, mark]) => ({
-        item,
-        legs: there.get(item)?.legs ?? null,
-        shared: there.get(item)?.shared ?? null,
-        mark,
-      })),
-    );
-    const entries = told.done.map(({ item, what }) =>
-      Entry.parse({ id: nanoid(), item, on: on ?? known.ends, what, note: line.text }),
-    );
-    await saveEntries(tx, entries);
-    await refuseAfterExit(tx, [...told.marks.keys()]);
-    return {
-      ok: true,
-      value: {
-        trip: Undo.shape.trip.encode(known),
-        marks: [...told.marks.keys()].map((item) => {
-          const before = there.get(item)?.mark ?? null;
-          return { item, before: before && Mark.encode(before), wasAlong: there.has(item) };
-        }),
-        items: added,
-        entries: entries.map((entry) => entry.id),
-      },
-    };
+    return take(tx, known, told, dayOf(line.at, known));
   });
+}
+
+/** What the owner took of what was heard of a whole debrief, each with the sentence that it stands on. */
+const HeardOf = z
+  .array(z.object({ fact: HeardFact, text: Text.max(2000) }))
+  .min(1)
+  .max(600);
+
+/** Takes facts that were heard in a talk into the debrief, all at once. */
+export async function takeTalk(trip: TripId, raw: z.input<typeof HeardOf>): Promise<Answer<Taken>> {
+  return acting(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    return known ? take(tx, known, HeardOf.parse(raw), null) : noTrip;
+  });
+}
+
+async function take(
+  tx: Db,
+  known: TripHead,
+  facts: z.infer<typeof HeardOf>,
+  on: string | null,
+): Promise<Answer<Taken>> {
+  const carries = await carriesOf(tx, { trip: known.id });
+  const told = intoDebrief(facts, { trip: known, carries }, on);
+  const next = { ...known, ...told.trip };
+  const [problem] = tripProblems(next);
+  if (problem) return refuse({ "": problem.message });
+  const added: ItemId[] = [];
+  for (const { how, what, for: after, from } of told.joined) {
+    const answer = await join(tx, known, {
+      line: what,
+      how: how === "given" ? "found" : how,
+      owner: how === "borrowed" ? from : null,
+      from: null,
+      after,
+    });
+    if (!answer.ok) return refuse({ "": Object.values(answer.fields)[0]! });
+    added.push(answer.value);
+  }
+  await saveTrips(tx, [next]);
+  const there = new Map(carries.map((carry) => [carry.item, carry]));
+  await saveCarries(
+    tx,
+    known.id,
+    [...told.marks].map(([item, mark]) => ({
+      item,
+      legs: there.get(item)?.legs ?? null,
+      shared: there.get(item)?.shared ?? null,
+      mark,
+    })),
+  );
+  const entries = told.done.map(({ item, what, text }) =>
+    Entry.parse({ id: nanoid(), item, on: on ?? known.ends, what, note: text }),
+  );
+  await saveEntries(tx, entries);
+  await refuseAfterExit(tx, [...told.marks.keys()]);
+  return {
+    ok: true,
+    value: {
+      trip: Undo.shape.trip.encode(known),
+      marks: [...told.marks.keys()].map((item) => {
+        const before = there.get(item)?.mark ?? null;
+        return { item, before: before && Mark.encode(before), wasAlong: there.has(item) };
+      }),
+      items: added,
+      entries: entries.map((entry) => entry.id),
+    },
+  };
 }
 
 /** The day that a line was written on, where that is a day of the trip. */
@@ -175,21 +201,36 @@ export async function putLineBack(trip: TripId, id: string, undo: unknown): Prom
     if (!known) return noTrip;
     const back = Undo.nullable().parse(undo ?? null);
     await setTaken(tx, known.id, RecordId.parse(id), false);
-    if (!back) return { ok: true, value: undefined };
-    await saveTrips(tx, [{ ...known, ...back.trip }]);
-    const carries = new Map((await carriesOf(tx, { trip: known.id })).map((carry) => [carry.item, carry]));
-    const kept = back.marks.filter(({ item, wasAlong }) => wasAlong && carries.has(item));
-    await saveCarries(
-      tx,
-      known.id,
-      kept.map(({ item, before }) => ({ ...carries.get(item)!, mark: before })),
-    );
-    await removeCarries(tx, known.id, [
-      ...back.marks.filter(({ wasAlong }) => !wasAlong).map(({ item }) => item),
-      ...back.items,
-    ]);
-    for (const entry of back.entries) await removeEntry(tx, entry);
-    for (const item of back.items) await removeItem(tx, item);
+    if (back) await takeBack(tx, known, back);
     return { ok: true, value: undefined };
   });
+}
+
+/** All that taking a talk did is taken back. */
+export async function takeTalkBack(trip: TripId, undo: unknown): Promise<Answer> {
+  return acting(async (tx) => {
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    await takeBack(tx, known, Undo.parse(undo));
+    return { ok: true, value: undefined };
+  });
+}
+
+async function takeBack(tx: Db, known: TripHead, back: z.infer<typeof Undo>): Promise<void> {
+  await saveTrips(tx, [{ ...known, ...back.trip }]);
+  const carries = new Map((await carriesOf(tx, { trip: known.id })).map((carry) => [carry.item, carry]));
+  await saveCarries(
+    tx,
+    known.id,
+    back.marks.flatMap(({ item, before, wasAlong }) => {
+      const carry = wasAlong ? carries.get(item) : undefined;
+      return carry ? [{ ...carry, mark: before }] : [];
+    }),
+  );
+  await removeCarries(tx, known.id, [
+    ...back.marks.filter(({ wasAlong }) => !wasAlong).map(({ item }) => item),
+    ...back.items,
+  ]);
+  for (const entry of back.entries) await removeEntry(tx, entry);
+  for (const item of back.items) await removeItem(tx, item);
 }

@@ -7,6 +7,7 @@ import { Mark, type ItemId, type Stow, type TripId, type Use } from "@/core/mode
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
 import { PageHead } from "@/ui/page-head";
+import { unpackPath } from "@/ui/paths";
 import { useKeptMarks } from "@/ui/kept-marks";
 import { sendMark } from "@/ui/send-mark";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -215,6 +216,9 @@ export function Unpack({
         title={`Unpack ${trip.name}`}
         actions={
           <>
+            <Link href={`${unpackPath(trip.id)}/talk`} prefetch={false} className="btn">
+              Talk it through
+            </Link>
             <button type="button" className="btn" onClick={undo}>
               Undo
             </button>

@@ -1,0 +1,69 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { DESK, expectAccessible, exported, openPage, PHONE, withApp } from "./app";
+import { openBrowser } from "./launch";
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterAll(() => browser.close());
+
+const TRIP = "saltpan-again-2026-09-12";
+const TALK =
+  "Three nights, and I want to say it all at once. The two-pole tent stood up to it, but the zip broke on day two, I pinned it. " +
+  "The fleece I never put on, the down jacket was enough. Lost one stake. Second filter slow again. -2 in the quilt, cold. " +
+  "I missed a warm hat. Boiled 2 l, 60 g of gas left. Oswin's torch died, mine was fine. The rain shell wets out. " +
+  "No cold nights otherwise, and nobody lost the trail. Bought a spork in the village. Washed the sun shirt.";
+
+test("a debrief as it is told: heard beside the text, corrected by keys, taken at once, and all of it taken back", () =>
+  withApp("demo", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/unpack/${TRIP}`, DESK);
+    await page.getByRole("link", { name: "Talk it through" }).click();
+    await page.getByLabel("What happened, as you would tell a friend").fill(TALK);
+    const says = page.getByRole("region", { name: "What it says" });
+    await says.getByRole("checkbox", { name: "Two-pole tent: damaged, zip or buckle, patched" }).waitFor();
+    const told = await says.getByRole("checkbox").count();
+    expect(told).toBeGreaterThanOrEqual(10);
+    await says.getByRole("checkbox", { name: "Second head torch: used" }).waitFor();
+    await expectAccessible(page);
+    // One is dropped, one dropped and taken again, by keys alone.
+    const shell = says.getByRole("checkbox", { name: "Rain shell: wets out" });
+    await shell.focus();
+    await page.keyboard.press("x");
+    await expect.poll(() => shell.isChecked()).toBe(false);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("Space");
+    await page.keyboard.press("Space");
+    const before = JSON.stringify(await exported(app));
+    await page.getByRole("button", { name: /^Take \d+ facts? into the debrief/ }).click();
+    const markOf = async (item: string) =>
+      (await exported(app)).trips.find(({ id }) => id === TRIP)!.marks.find((mark) => mark["item"] === item);
+    await expect
+      .poll(() => markOf("two-pole-tent"))
+      .toMatchObject({ symptoms: ["zip or buckle"], fix: "patched" });
+    expect(await markOf("fleece")).toMatchObject({ use: "unused", why: "another did the job" });
+    const after = await exported(app);
+    const trip = after.trips.find(({ id }) => id === TRIP)!;
+    expect(trip.felt!.at(-1)).toMatchObject({ low: -2, felt: "cold", slept: ["quilt"] });
+    expect(trip.missed).toEqual(expect.arrayContaining([expect.objectContaining({ what: "warm hat" })]));
+    expect(after.items.map((item) => item["name"]).filter((name) => /spork/i.test(String(name)))).toEqual([
+      "Spork",
+    ]);
+    expect((await markOf("rain-shell"))?.["symptoms"] ?? []).not.toContain("wets out");
+    await page.locator("[data-sonner-toast]").getByRole("button", { name: "Undo" }).click();
+    await expect.poll(async () => JSON.stringify(await exported(app))).toBe(before);
+    // What was told is in the field again.
+    await says.getByRole("checkbox", { name: "Second head torch: used" }).waitFor();
+    expect(faults).toEqual([]);
+    await page.close();
+    const { page: phone, faults: more } = await openPage(browser, `${app.url}/unpack/${TRIP}/talk`, PHONE);
+    await phone.getByLabel("What happened, as you would tell a friend").fill(TALK);
+    await phone.getByRole("checkbox", { name: "Stakes: 1 piece" }).waitFor();
+    expect(
+      await phone.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    ).toBeLessThanOrEqual(0);
+    await expectAccessible(phone);
+    expect(more).toEqual([]);
+    await phone.close();
+  }));
