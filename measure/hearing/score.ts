@@ -199,6 +199,7 @@ interface Talk {
   readonly talk: string;
   readonly expect: Readonly<Record<string, object>>;
   readonly may?: Readonly<Record<string, object>>;
+  readonly "said of the trip": { readonly made?: readonly string[]; readonly stay?: readonly string[] };
 }
 
 interface GradedTalk extends Verdict {
@@ -223,12 +224,18 @@ export function gradeTalks(): GradedTalk[] {
       const asFacts = (of: Talk["expect"] = {}) =>
         Object.entries(of).map(([item, fields]) => ({ item, ...fields }) as ToldFact);
       return {
-        ...compare(merged(told), asFacts(talk.expect), asFacts(talk.may)),
+        ...compare(merged(told), asFacts(talk.expect), [...asFacts(talk.may), ...twins(talk)]),
         name: file,
         words: talk.talk.split(/\s+/).length,
       };
     });
 }
+
+/** "Could have stayed" of a trip is "leave it" of a thing, "made the trip" is "again": neither asked for nor held against. */
+const twins = ({ "said of the trip": { made = [], stay = [] } }: Talk): ToldFact[] => [
+  ...stay.map((item) => ({ item, call: "leave" })),
+  ...made.map((item) => ({ item, call: "bring again" })),
+];
 
 /** What several sentences say of one thing, together. */
 function merged(facts: readonly ToldFact[]): ToldFact[] {

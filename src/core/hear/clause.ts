@@ -133,6 +133,31 @@ function foreign(units: readonly Unit[]): Unit[] {
   });
 }
 
+/** From so many words on without a stop or a comma it was dictated, and begins anew with each thing. */
+const DICTATED = 40;
+
+/** A sentence that was dictated without stops, cut where it begins to speak of another thing; any other as it is. */
+export function withoutStops(text: string, names: Names): { readonly text: string; readonly at: number }[] {
+  const tokens = tokensOf(text);
+  if (tokens.length < DICTATED || /[,;:]/.test(text)) return [{ text, at: 0 }];
+  const cuts = mentionsIn(tokens, names).flatMap(({ first }) => {
+    const article = /^(the|my|a|an|those|these)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
+    const start = /^(and|but|so|then|now)$/.test(tokens[article - 1]?.plain ?? "") ? article - 1 : article;
+    const before = tokens[start - 1]?.plain ?? "";
+    return start > 0 && !LEADS_ON.has(before) ? [tokens[start]!.at] : [];
+  });
+  const ends = [...new Set([...cuts, text.length])].filter((end) => end > 0);
+  return ends.map((end, n) => ({ text: text.slice(ends[n - 1] ?? 0, end), at: ends[n - 1] ?? 0 }));
+}
+
+/** After one of these a thing still belongs to what went before it. */
+const LEADS_ON: ReadonlySet<string> = new Set(
+  (
+    "in into inside on onto with without of off for to under over from by at through between than like not nor is was used wore needed had took carried put " +
+    "missed lost broke washed swapped replaced sent posted gave left"
+  ).split(" "),
+);
+
 const JOINS: ReadonlySet<string> = new Set([",", "and", "+", "&", "or"]);
 const ARTICLES: ReadonlySet<string> = new Set(["the", "my", "a", "an", "our", "both", "also", "old"]);
 

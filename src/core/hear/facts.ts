@@ -20,7 +20,7 @@ const ThingFact = z.object({
   about: z.literal("thing"),
   item: ItemId,
   use: Use.optional(),
-  trouble: Trouble.exclude(["nuisance"]).optional(),
+  trouble: Trouble.optional(),
   symptoms: z.array(Symptom).max(20).optional(),
   complaints: z.array(ComplaintWhat).max(20).optional(),
   /** Ground or weather of the complaint. */

@@ -10,6 +10,7 @@ import {
   NOT_SO,
   NUMBER_WORDS,
   PATCHED,
+  FAILED,
   TROUBLES,
   WENT_WITHOUT,
   WHYS,
@@ -20,6 +21,7 @@ import {
   namesOf,
   readSentence,
   unitSpans,
+  withoutStops,
   type Clause,
   type Named,
   type Names,
@@ -55,7 +57,10 @@ export function hear(text: string, things: readonly Named[]): HeardSentence[] {
   const names = namesOf(things);
   let topic: readonly Named[] = [];
   let harmed: ReadonlySet<ItemId> = new Set();
-  return sentencesOf(text).map((sentence) => {
+  const sentences = sentencesOf(text).flatMap((sentence) =>
+    withoutStops(sentence.text, names).map((part) => ({ text: part.text, at: sentence.at + part.at })),
+  );
+  return sentences.map((sentence) => {
     const read = readSentence(sentence.text, names);
     const listener = new Listener(read, names, topic, harmed);
     const heard = listener.listen();
@@ -164,7 +169,13 @@ class Listener {
       let pending: { clause: Clause; told: Told } | null = null;
       let before: readonly Named[] = this.topic;
       let theirs: readonly Named[] = [];
-      let subject: readonly Named[] = /\b(it|its|they|them|that)\b/.test(words) ? this.topic : [];
+      // "It" goes back to the sentence before where that is how this one begins, or where it names nothing itself.
+      const goesOn =
+        /^(?:and |but |so |well |though |yes |no |, )*(it|its|they|them|that|this|those|which)\b/.test(
+          words,
+        ) ||
+        (!words.includes("T") && /\b(it|its|they|them)\b/.test(words));
+      let subject: readonly Named[] = goesOn ? this.topic : [];
       for (const [n, clause] of clauses.entries()) {
         if (night && this.isNightly(clause)) continue;
         const mentions = clause.units.flatMap((unit) => (unit.word === "T" ? unit.mentions : []));
@@ -187,6 +198,8 @@ class Listener {
             this.tell(own, pending.told, pending.clause, clause);
             pending = null;
           }
+          // "Everything went in the pot": still of the pan.
+          if (isEmpty && subject.length > 0 && this.isAside(clause)) continue;
           before = own;
           subject = own;
           this.topic = own;
@@ -211,10 +224,20 @@ class Listener {
     ];
   }
 
+  /** It names things only behind "in", "for" or "than". */
+  private isAside(clause: Clause): boolean {
+    return clause.units.some(({ word }) => word === "T") && !this.freeIn(clause);
+  }
+
   /** What a clause is about: of several things, the first that stands by itself, not behind "in", "for" or "than". */
   private subjectOf(clause: Clause): readonly Named[] {
-    const things = clause.units.filter(({ word }) => word === "T");
-    const free = things.find((unit) => {
+    const unit = this.freeIn(clause) ?? clause.units.find(({ word }) => word === "T");
+    return unit ? this.meant(unit.mentions, clause.words) : [];
+  }
+
+  private freeIn(clause: Clause): Unit | undefined {
+    return clause.units.find((unit) => {
+      if (unit.word !== "T") return false;
       const n = clause.units.indexOf(unit);
       const before = clause.units
         .slice(Math.max(0, n - 3), n)
@@ -222,8 +245,6 @@ class Listener {
         .filter((word) => !/^(the|my|a|an|our|this|that|old|new|same)$/.test(word));
       return !BEHIND.has(before.at(-1) ?? "");
     });
-    const unit = free ?? things[0];
-    return unit ? this.meant(unit.mentions, clause.words) : [];
   }
 
   /** The things that are meant: where several are alike, those that what is said of them fits. */
@@ -281,7 +302,9 @@ class Listener {
     const match =
       /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(
         plain,
-      ) ?? /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
+      ) ??
+      /\bwant(?:ed)? (.+?) next time\b/.exec(plain) ??
+      /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
     if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
     if (
       /\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b|\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/.test(
@@ -647,6 +670,9 @@ class Listener {
         new RegExp(
           `\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`,
         ).exec(words) ??
+        new RegExp(
+          `\\b${NUMBER} of (?:them|these|those) (?:is |are |was |were |got )?(?:snapped|broke|broken|bent|gone|went|lost|tore|torn|missing|split)\\b`,
+        ).exec(words) ??
         new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words);
       if (lost) told.pieces = numberOf(lost[1]) ?? undefined!;
       const enough =
@@ -671,7 +697,11 @@ class Listener {
     const days = new RegExp(
       `\\b${NUMBER} (?:days?|times|evenings|nights) (?:out )?(?:of|in) (?:\\d+|a|two|three|four|five|six|seven|eight|nine|ten)\\b`,
     ).exec(words);
-    if (days && !/\bnights\b/.test(days[0])) told.days = numberOf(days[1]) ?? undefined!;
+    const daily = new RegExp(
+      `\\b(?:wore|worn|used|had|slept|on)\\b.*?\\b(?:all|for|on) ${NUMBER} (?:of the )?(?:days|evenings)\\b`,
+    ).exec(words);
+    const counted = days && !/\bnights\b/.test(days[0]) ? days : daily;
+    if (counted) told.days = numberOf(counted[1]) ?? undefined!;
   }
 
   private troublesIn(
@@ -692,14 +722,16 @@ class Listener {
         (symptom === "broken" || symptom === "torn" || symptom === "loose" || symptom === "holed")
       )
         continue;
-      if (trouble === "failed" && !symptom && /\b(almost|nearly|half)\b/.test(compared)) continue;
       if (symptom === "no charge" && hasAmounts) continue;
       if (symptom) told.symptoms = [...(told.symptoms ?? []), symptom];
-      if (trouble) told.trouble = trouble === "failed" || told.trouble === "failed" ? "failed" : trouble;
+      if (trouble && told.trouble !== "failed") told.trouble = trouble;
       if (symptom === "leaks air" && /\b(useless|slept on the ground|on the ground)\b/.test(around))
         told.trouble = "failed";
       if (symptom && symptom !== "sole or tread") break;
     }
+    const failed = FAILED.exec(compared);
+    if (failed && !isNegated(compared, failed.index) && !/\b(almost|nearly|half)\b/.test(compared))
+      told.trouble = "failed";
     if (told.symptoms?.includes("no charge")) delete told.trouble;
   }
 
@@ -729,6 +761,8 @@ class Listener {
         continue;
       told.complaints = [...(told.complaints ?? []), gives];
     }
+    if (/\ba (bit of a |real )?nuisance\b/.test(words) && !told.complaints && !told.symptoms && !told.trouble)
+      told.trouble = "nuisance";
     if (told.complaints && thing) {
       const place = COMPLAINT_PLACES.find(({ is }) => is.test(words));
       if (place) told.on = place.gives;
@@ -739,15 +773,15 @@ class Listener {
     const around = this.read.clauses.map((each) => each.words);
     const whole = around.join(" , ");
     const unused =
-      /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|rolled|shut|packed|stowed|folded|dry)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
+      /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$|\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|rolled|shut|packed|stowed|folded)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
         words,
       );
-    const why = WHYS.find(
-      ({ is, gives }) =>
-        is.test(words) ||
-        (unusedSoFar(told, unused) && is.test(around[n + 1] ?? "") && gives !== "too much of it") ||
-        (unusedSoFar(told, unused) && is.test(around[n - 1] ?? "")),
-    );
+    // Why it stayed unused is said in the same breath, or just after.
+    const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
+    const why =
+      unused || told.use === "unused"
+        ? later.map((each) => WHYS.find(({ is }) => is.test(each))).find((each) => each !== undefined)
+        : WHYS.find(({ is }) => is.test(words));
     if (unused && !told.exit && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
       told.use = "unused";
       delete told.complaints;
@@ -784,8 +818,6 @@ class Listener {
       told.use = "used";
   }
 }
-
-const unusedSoFar = (told: Told, unused: RegExpExecArray | null) => unused !== null || told.use === "unused";
 
 /** Is what stands at a place denied: by a word shortly before it in the same clause? */
 function isNegated(words: string, at: number): boolean {

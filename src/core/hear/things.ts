@@ -50,7 +50,9 @@ const single = (word: string) => (word.length > 3 && !word.endsWith("ss") ? word
 
 export function namesOf(things: readonly Named[]): Names {
   const all = things.map((thing): Name => {
-    const words = (thing.name.toLowerCase().match(/[\p{L}\d.]+/gu) ?? []).filter((word) => !JOINTS.has(word));
+    const words = (thing.name.toLowerCase().match(/[\p{L}\d.]+/gu) ?? []).filter(
+      (word) => !JOINTS.has(word) && word !== "s",
+    );
     return { thing, words, size: words.find((word) => /^\d/.test(word)) ?? null };
   });
   const byKind = new Map<string, Named[]>();
@@ -121,11 +123,21 @@ const NOT_ALONE: ReadonlySet<string> = new Set([
 /** Of these a thing is named by the one word all the same, where nothing else bears it. */
 const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "cap", "gas", "food", "light"]);
 
+/** Words of their own that are a letter away from what many things are called. */
+const NO_SLIP: ReadonlySet<string> = new Set(
+  "shot shots spot sort port past last lost test rest want send sent spend bang pole poled matter packed packs mend tint tend text goes coal boat float stone store stared sock shock short".split(
+    " ",
+  ),
+);
 const means = (own: string, word: string) =>
   single(own) === single(word) || (WORDS_FOR[own] ?? []).some((other) => single(other) === single(word));
 const isNear = (own: string, word: string) =>
   means(own, word) ||
-  (word.length > 3 && own.length > 3 && word[0] === own[0] && isTypoOf(single(word), single(own))) ||
+  (word.length > 3 &&
+    own.length > 3 &&
+    word[0] === own[0] &&
+    !NO_SLIP.has(word) &&
+    isTypoOf(single(word), single(own))) ||
   (own.length === 3 && word === own + own.at(-1)!);
 
 /** The things that a sentence names, the surest reading of each stretch; words that are no name are left. */
@@ -137,16 +149,19 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
       const words = tokens
         .slice(first, last + 1)
         .map(({ plain }) => plain)
-        .filter((word) => word !== "-" && word !== ",");
+        .filter((word) => word !== "-" && word !== "," && word !== "'s");
       if (
         words.length === 0 ||
         !/[\p{L}\d]/u.test(tokens[first]!.plain) ||
         !/[\p{L}\d]/u.test(tokens[last]!.plain)
       )
         continue;
-      if (tokens.slice(first, last + 1).some(({ plain }) => plain === "," || plain === ":" || plain === "'s"))
+      const between = tokens.slice(first, last + 1);
+      if (tokens[first]!.plain === "'s" || between.some(({ plain }) => plain === "," || plain === ":"))
         continue;
       const mention = mentionOf(words, first, last, names);
+      // "Mia's bag" is a name only where a thing is called so, whole.
+      if (between.some(({ plain }) => plain === "'s") && mention && mention.score < 50) continue;
       if (mention && (!best || mention.score > best.score)) best = mention;
     }
     if (best) {

@@ -67,6 +67,7 @@ export const PLAIN_FORMS: Readonly<Record<string, string>> = {
   leer: "empty",
   kaput: "kaputt",
   degree: "degrees",
+  degre: "degrees",
   tues: "tue",
   gemütlich: "cosy",
   cozy: "cosy",
@@ -122,7 +123,7 @@ interface Row<Gives> {
 
 export interface TroubleRow {
   readonly is: RegExp;
-  readonly trouble?: "damaged" | "failed";
+  readonly trouble?: "damaged";
   readonly symptom?: Symptom;
   /** Said of these kinds or jobs only. */
   readonly only?: (thing: { readonly kind: string; readonly jobs: readonly string[] }) => boolean;
@@ -244,11 +245,11 @@ export const TROUBLES: readonly TroubleRow[] = [
   { is: /\bmould(y|ed)?\b|\bmold(y)?\b|\bmildew\w*|\bspotty\b|\bblack spots\b/, symptom: "mould" },
   { is: /\bloose(ned|ns)?\b|\bkeeps? slipping\b|\bwobbl\w+|\brattles\b/, symptom: "loose" },
   { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bmuddy\b|\bblack with\b/, symptom: "dirty" },
-  {
-    is: /\b(died|dead|packed up|gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for|useless now|broken for good|quit|no use)\b/,
-    trouble: "failed",
-  },
 ];
+
+/** It stopped doing its job. */
+export const FAILED =
+  /\b(died|dead|packed up|gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for|useless now|broken for good|quit|no use|no good( any more)?|no longer works?)\b/;
 
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
@@ -263,7 +264,7 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   { is: /\btoo (hot|warm)\b|\bboiled in it\b/, gives: "too hot" },
   { is: /\bclammy\b|\bsweat(y|s|ed)\b|\bwet inside\b|\bsteams? up\b|\bcondensation\b/, gives: "clammy" },
   {
-    is: /\brub(s|bed|bing)?\b|\bblister(s|ed)?\b|\bhurt(s)?\b|\bsore\b|\bchaf(es|ed|ing)\b|\bdigs? in\b|\bdug in\b|\bpress(es|ed)\b|\bhips? (hurt|ached)\b|\baching\b|\bscratch(y|es)\b|\bitch(y|es)\b/,
+    is: /\brub(s|bed|bing)?\b|\b(gave me|got|raised|had) (a |some )?blisters?\b|\bhurt(s)?\b|\bsore\b|\bchaf(es|ed|ing)\b|\bdigs? in\b|\bdug in\b|\bpress(es|ed)\b|\bhips? (hurt|ached)\b|\baching\b|\bscratch(y|es)\b|\bitch(y|es)\b/,
     gives: "rubs or hurts",
   },
   {
@@ -288,7 +289,7 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
 
 /** Ground and weather that a complaint is about. */
 export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
-  { is: /\b(in|on|with|for) (the |any |heavy |all the )?(rain|wet|downpour)\b/, gives: "rain" },
+  { is: /\b(in|with|for) (the |any |heavy |all the )?(rain|wet|downpour)\b/, gives: "rain" },
   { is: /\bon (the |wet |hard )?(tarmac|road|roads|asphalt)\b/, gives: "road" },
   { is: /\bon (the |wet |bare )*(rock|rocks|slabs?|stone)\b/, gives: "rock" },
   { is: /\b(in|on) (the |wet |deep )?(mud|bog)\b/, gives: "mud" },
@@ -375,7 +376,7 @@ export const FELTS: readonly Row<Felt>[] = [
 
 /** What was done about a thing. */
 export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
-  { is: /\bwash(ed|ing)?\b|\brinsed\b|\blaundered\b/, gives: "wash" },
+  { is: /\b(washed|rinsed|laundered)\b/, gives: "wash" },
   {
     is: /\b(backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|clean(ed)?|descal(ed)?|lub(ed|ricated)|proof(ed)?|soaked it|serviced)\b/,
     gives: "service",
