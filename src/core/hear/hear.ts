@@ -196,7 +196,8 @@ class Listener {
         if (own.length > 0) {
           if (pending && isEmpty) {
             this.tell(own, pending.told, pending.clause, clause);
-            pending = null;
+            // "What never came out: the hat and the cream, …, and the net": the whole list.
+            if (!words.includes(":")) pending = null;
           }
           // "Everything went in the pot": still of the pan.
           if (isEmpty && subject.length > 0 && this.isAside(clause)) continue;
@@ -773,7 +774,7 @@ class Listener {
     const around = this.read.clauses.map((each) => each.words);
     const whole = around.join(" , ");
     const unused =
-      /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$|\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|rolled|shut|packed|stowed|folded)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
+      /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$|\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
         words,
       );
     // Why it stayed unused is said in the same breath, or just after.
@@ -805,7 +806,7 @@ class Listener {
       return;
     }
     const used =
-      /\b(used|using|wore|worn|slept (in|on|under)|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(
+      /\b(used|using|wore|worn|wear (it|them) every|slept (in|on|under)|lay (in|on|under)|cooked (in|on)|ate (from|with|off)|lived in|on the go|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(
         words,
       );
     if (

@@ -304,7 +304,7 @@ export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
   {
-    is: /\b(no|not a|hardly any|never any|wasnt any|was no) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b|\bdry (all|the whole|week)\b|\bcloud(y)?\b|\bnever rained\b|\bdidnt rain\b|\bno call for\b|\bnot needed\b|\bno need\b|\bnever (got |was )?cold enough\b|\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b|\bnever below\b/,
+    is: /\b(no|not a|hardly any|hardly a|never any|never a|wasnt any|was no|werent any|not much|little) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b|\bdry (all|the whole|week)\b|\bcloud(y)?\b|\bnever rained\b|\bdidnt rain\b|\bno call for\b|\bnot needed\b|\bno need\b|\bnever (got |was )?cold enough\b|\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b|\bnever below\b/,
     gives: "no call for it",
   },
   {
@@ -353,7 +353,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "fix",
   },
   {
-    is: /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?T\b|\b(needs?|wants?) (replacing|to be replaced)\b|\breplace (it|them|that)\b|\bnew (ones?|pair) (next|before|for)\b/,
+    is: /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b|\b(needs?|wants?) (replacing|to be replaced)\b|\breplace (it|them|that)\b|\bnew (ones?|pair) (next|before|for)\b/,
     gives: "replace",
   },
   {
