@@ -180,3 +180,54 @@ test("a column of kinds is meant as such; of a list's own headings the name tell
   expect(kindOfPot("kind")).toBe("stove");
   expect(kindOfPot("category")).toBe("pot");
 });
+
+test("weights as people type them, each read as what it is and never passed over without a word", () => {
+  const rows = read(
+    [
+      "name,weight",
+      "Pack,2 lb 3",
+      "Tent,1 lb 12",
+      "Stove,12oz",
+      'Pot,"0,34 kg"',
+      "Mug,~340",
+      "Quilt,approx. 610 g (claimed)",
+      "Pad,n/a",
+      "Hat,?",
+      "Rope,-",
+      "Knife,tbc",
+      "Axe,2 lb 30",
+    ].join("\n"),
+  );
+  expect(rows.map(({ grams }) => grams && Math.round(grams))).toEqual([
+    992,
+    794,
+    340,
+    340,
+    340,
+    610,
+    null,
+    null,
+    null,
+    null,
+    null,
+  ]);
+  expect(rows[5]!.item!.weights![0]).toMatchObject({ how: "claimed" });
+  expect(rows.at(-1)!.problem).toMatch(/What “30” is in can’t be told/);
+  expect(rows.slice(0, -1).map(({ problem }) => problem)).toEqual(Array(10).fill(null));
+});
+
+test("days in either order, as the column settles it; one that can't be read costs its cell, not the list", () => {
+  const bought = (...cells: string[]) =>
+    read(["name,acquired", ...cells.map((cell, n) => `Thing ${n},${cell}`)].join("\n")).map(
+      ({ item, unread, problem }) => item?.acquired ?? unread ?? problem,
+    );
+  expect(bought("03/04/2024", "21/09/2023")).toEqual(["2024-04-03", "2023-09-21"]);
+  expect(bought("03/04/2024", "09/21/2023")).toEqual(["2024-03-04", "2023-09-21"]);
+  expect(bought("2024-05-06", "12 June 2022", "Mar 2021", "last spring", "n/a")).toEqual([
+    "2024-05-06",
+    "2022-06-12",
+    "2021-03-01",
+    "last spring",
+    null,
+  ]);
+});

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { isHeavy } from "@/core/ledger/check";
 import { findKind, guessKind } from "@/core/trade/names";
-import { Item, STOWS, type Item as ItemRecord } from "@/core/model";
+import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass, parseNumber } from "@/core/units/quantity";
 
 /** Columns that a list may have, in the order they are written. */
@@ -115,6 +115,10 @@ export interface CsvRow {
   readonly several: boolean;
   /** More than one thing weighs: to be asked about, not refused. */
   readonly heavy: boolean;
+  /** Its weight as it was read, of all pieces; null where there is none. */
+  readonly grams: number | null;
+  /** A date that could not be read: its words are kept in the note. */
+  readonly unread: string | null;
 }
 
 /**
@@ -137,13 +141,20 @@ export function readItems(
 ): CsvRow[] {
   const seen = new Set(owned);
   const named = unitNamed(header, mapping);
+  const order = dayOrder(
+    rows.map((row) => (mapping.acquired === undefined ? "" : (row[mapping.acquired] ?? ""))),
+  );
   const last = rows.findLastIndex((row) => !isBlank(row));
   return rows.flatMap((row, n): CsvRow | [] => {
     if (isBlank(row)) return [];
     const line = start + n + 2;
     const mended = mends?.get(line) ?? {};
-    const cell = (field: CsvField) =>
-      (mended[field] ?? (mapping[field] === undefined ? "" : (row[mapping[field]] ?? ""))).trim();
+    const cell = (field: CsvField) => {
+      const text = (
+        mended[field] ?? (mapping[field] === undefined ? "" : (row[mapping[field]] ?? ""))
+      ).trim();
+      return field !== "name" && field !== "note" && NOTHING.test(text) ? "" : text;
+    };
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
@@ -158,10 +169,12 @@ export function readItems(
       aside,
       several: false,
       heavy: false,
+      grams: null,
+      unread: null,
       ...more,
     });
     if (name === "") return told(null, aside ? null : "It has no name.");
-    const weight = cell("weight");
+    const { text: weight, isClaimed } = plainWeight(cell("weight"));
     const unit = cell("unit").toLowerCase();
     const mass =
       weight === ""
@@ -182,17 +195,23 @@ export function readItems(
       mended.kind !== undefined ||
       /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
     const stow = cell("stow").toLowerCase();
+    const bought = dayIn(cell("acquired"), order);
     const made = Item.omit({ id: true }).safeParse({
       name,
-      weights: weighed === null ? [] : [{ weight: weighed }],
+      weights: weighed === null ? [] : [{ weight: weighed, ...(isClaimed && { how: "claimed" as const }) }],
       kind: isOurs || guessed === "other" ? (kind && findKind(kind)?.id) || guessed : guessed,
       stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
       pieces,
       load: isTicked(cell("worn")) ? "worn" : isTicked(cell("consumable")) ? "consumable" : null,
       price: sumOfMoney(cell("price")),
-      acquired: cell("acquired") || null,
+      acquired: bought,
       state: cell("state").toLowerCase() || "active",
-      note: [cell("note"), kind && !findKind(kind) ? `kind in the list: ${kind}` : ""]
+      note: [
+        cell("note"),
+        kind && !findKind(kind) ? `kind in the list: ${kind}` : "",
+        // A date that can't be read costs its cell, not the list: its words are kept.
+        cell("acquired") && bought === null ? `acquired: ${cell("acquired")}` : "",
+      ]
         .filter(Boolean)
         .join("; "),
     });
@@ -201,10 +220,59 @@ export function readItems(
       return told(null, `${path.join(" ")} “${cell(path[0] as CsvField)}”: ${message}`);
     }
     return told(Item.omit({ id: true }).encode(made.data), null, {
+      grams: made.data.weights.at(-1)?.weight.g ?? null,
+      unread: cell("acquired") && bought === null ? cell("acquired") : null,
       heavy: isHeavy(made.data.weights.at(-1)?.weight ?? null),
       several: pieces > 1 && weighed !== null,
     });
   });
+}
+
+/** What people put where they know nothing. */
+const NOTHING = /^(n\/?a|\?+|[-–—]+|tb[cda]|none|nil|unknown|not known|not weighed)$/i;
+
+/** A weight without what is only said about it: "~340", "approx. 340 g", "340 g (claimed)". */
+function plainWeight(text: string): { readonly text: string; readonly isClaimed: boolean } {
+  const isClaimed = /\b(claimed|listed|spec|maker|as sold)\b/i.test(text);
+  const plain = text
+    .replace(/\((?:[^()]*)\)/g, "")
+    .replace(/\b(claimed|listed|weighed|measured|each)\b/gi, "")
+    .replace(/^\s*(~|≈|ca?\.|approx(?:imately)?\.?|about|circa)\s*/i, "")
+    .trim();
+  return { text: plain, isClaimed };
+}
+
+type DayOrder = "day first" | "month first";
+const NUMERIC_DAY = /^(\d{1,2})[/.-](\d{1,2})[/.-](\d{4}|\d{2})$/;
+
+/** In which order a column writes its days: as its cells settle it (21/09 does); where none does, the day first. */
+function dayOrder(cells: readonly string[]): DayOrder {
+  const told = cells.map((cell) => NUMERIC_DAY.exec(cell.trim())).filter((match) => match !== null);
+  const isMonthFirst =
+    told.some((match) => Number(match[2]) > 12) && !told.some((match) => Number(match[1]) > 12);
+  return isMonthFirst ? "month first" : "day first";
+}
+
+/** A day as it is written in a list; null where it can't be read, or is none. */
+function dayIn(text: string, order: DayOrder): string | null {
+  if (Day.safeParse(text).success) return text;
+  const numeric = NUMERIC_DAY.exec(text);
+  if (numeric) {
+    const [, first, second, year] = numeric;
+    const [day, month] = order === "day first" ? [first!, second!] : [second!, first!];
+    return asDay(year!, month, day);
+  }
+  const worded =
+    /^(\d{1,2})(?:st|nd|rd|th)?\s+([a-z]{3,9})\.?,?\s+(\d{4})$/i.exec(text) ??
+    /^()([a-z]{3,9})\.?\s+(\d{4})$/i.exec(text);
+  const month = worded ? MONTHS.indexOf(worded[2]!.slice(0, 3).toLowerCase()) + 1 : 0;
+  return worded && month > 0 ? asDay(worded[3]!, String(month), worded[1] || "1") : null;
+}
+const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+
+function asDay(year: string, month: string, day: string): string | null {
+  const whole = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, "0")}-${day.padStart(2, "0")}`;
+  return Day.safeParse(whole).success ? whole : null;
 }
 
 /** The unit that the column of weights bears in its name. */

@@ -80,7 +80,21 @@ const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
 /** A number with at most one comma or point in it, which parts the decimals: within a quantity "1,200 kg" is not told from "1.2 kg" otherwise. */
 const decimal = (text: string) => Number(text.replace(",", "."));
 
-/** Sum of "number unit" parts ("2 lb 3 oz"); a bare number takes `bare`. */
+/** What a bare number behind a unit is in, and from where on it can't be: "2 lb 3" is 2 lb 3 oz. */
+const SMALLER: Readonly<Record<string, readonly [unit: string, below: number]>> = {
+  lb: ["oz", 16],
+  lbs: ["oz", 16],
+  pound: ["oz", 16],
+  pounds: ["oz", 16],
+  kg: ["g", 1000],
+  kgs: ["g", 1000],
+  kilo: ["g", 1000],
+  kilos: ["g", 1000],
+  km: ["m", 1000],
+  kms: ["m", 1000],
+};
+
+/** Sum of "number unit" parts ("2 lb 3 oz"); a bare number takes `bare`, or behind a unit the next smaller one. */
 function sumOfParts(
   text: string,
   units: Readonly<Record<string, number>>,
@@ -92,14 +106,20 @@ function sumOfParts(
   if (typed === "") return refuse("Nothing was given.");
   PART.lastIndex = 0;
   let total = 0;
+  let before: string | null = null;
   while (PART.lastIndex < typed.length) {
     const match = PART.exec(typed);
     if (!match) return refuse(`“${typed}” is not a number with a unit.`);
-    const unit = (match[2] || bare).toLowerCase();
+    const smaller: (typeof SMALLER)[string] | undefined =
+      match[2] || before === null ? undefined : SMALLER[before];
+    const unit: string = (match[2] || (smaller?.[0] ?? bare)).toLowerCase();
     const factor = Object.hasOwn(units, unit) ? units[unit] : undefined;
     if (factor === undefined) return refuse(`“${match[2]}” is not a unit known here.`);
     const number = decimal(match[1]!);
     if (number < 0 || match[1]!.startsWith("-")) return refuse("It can't be below zero.");
+    if (!match[2] && before !== null && (!smaller || number >= smaller[1]))
+      return refuse(`What “${match[1]}” is in can’t be told.`);
+    before = unit;
     total += number * factor;
     while (typed[PART.lastIndex] === " " || typed[PART.lastIndex] === "\u00a0") PART.lastIndex++;
   }

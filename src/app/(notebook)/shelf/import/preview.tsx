@@ -3,10 +3,14 @@
 import { useState, type KeyboardEvent, type ReactNode } from "react";
 import { STOWS } from "@/core/model";
 import { KINDS } from "@/core/trade/kinds";
+import { sayMass } from "@/core/units/speak";
 import type { CsvField, CsvRow } from "@/formats/items-csv";
 
 /** Rows shown at a time: a page of more is slow to draw and read by nobody. */
 const SHOWN = 500;
+
+/** What was typed stands in its own unit; what it was read as, in grams. */
+const GRAMS = { weight: "g", distance: "km", temperature: "C" } as const;
 
 const KIND_NAMES = KINDS.map(({ id }) => id).toSorted();
 
@@ -51,9 +55,17 @@ export function Preview({
                 <td className="pr-3">
                   <Cell row={row} field="name" value={row.name} onMend={onMend} />
                   {row.problem && <span className="block text-sm">{row.problem}</span>}
+                  {row.unread && (
+                    <span className="block text-sm text-stem">
+                      “{row.unread}” is no date that can be read: kept in its note.
+                    </span>
+                  )}
                 </td>
                 <td className="num px-3">
                   <Cell row={row} field="weight" value={row.weight} onMend={onMend} />
+                  {row.grams !== null && !/^\d+ g$/.test(row.weight) && (
+                    <span className="block text-sm text-muted">read as {sayMass(row.grams, GRAMS)}</span>
+                  )}
                 </td>
                 <td className="pr-3">
                   <Cell row={row} field="kind" value={row.item?.kind ?? ""} of={KIND_NAMES} onMend={onMend} />
