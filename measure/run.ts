@@ -12,6 +12,7 @@ import { bestWithin } from "@/core/plan/best";
 import { planFor } from "@/core/plan/plan";
 import { sleepOf } from "@/core/weighin/sleep";
 import { supplyUses } from "@/core/weighin/supplies";
+import { hear, namedOf } from "@/core/hear/hear";
 import { kitAfter, kitOf, underNext } from "@/core/advice/kit";
 import { whatIf } from "@/core/advice/what-if";
 import { readLatest } from "@/app/reading";
@@ -225,6 +226,26 @@ async function growthOfJudgement(): Promise<void> {
   await against(base, "a whole verdict run over 5000 items × 50 trips", () => kitOf(large), "≤ 15 ×", 7);
   const kit = kitOf(small);
   await against(base, "the questions worth asking of 500 items", () => questionsAfter(kit), "≤ 3 ×", 7);
+}
+
+/** A debrief of 1500 words over a shelf of a hundred things, held against reading one line of it. */
+async function speedOfHearing(): Promise<void> {
+  console.log("\nHearing");
+  const things = openBook(madeUpLog(100, 1, 1), TODAY).items.map((item) => namedOf(item, true));
+  const [first, second] = things;
+  const sentence = `The ${first!.name} leaked on day two, I patched it, and the ${second!.name} I never used, it could have stayed at home. `;
+  const text = sentence.repeat(Math.ceil(1500 / sentence.split(" ").length));
+  const ms = await median(() => hear(text, things), 9);
+  console.log(
+    `${`a talk of ${text.split(" ").length} words`.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   aim ≤ 300 ms`,
+  );
+  await against(
+    () => hear(sentence, things),
+    "the talk, to one of its sentences",
+    () => hear(text, things),
+    "–",
+    9,
+  );
 }
 
 async function speedOfTracks(): Promise<void> {
@@ -515,6 +536,7 @@ try {
   await large?.store.close();
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
+  if (wants("hear")) await speedOfHearing();
   if (wants("trip")) await speedOfTripPage(folder);
   if (large && wants("server")) await weightOfServer(folder, large.snapshot);
   if (large && (wants("server") || wants("files"))) await pagesBesideFiles(folder, large.snapshot);

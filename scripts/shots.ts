@@ -22,6 +22,19 @@ const SHOTS: readonly Shot[] = [
   { name: "tally-phone", path: "/", size: PHONE },
   { name: "unpack", path: "/unpack/sunder-crossing-2026-07-11", size: DESK },
   { name: "unpack-phone", path: "/unpack/sunder-crossing-2026-07-11", size: PHONE },
+  {
+    name: "talk",
+    path: "/unpack/saltpan-again-2026-09-12/talk",
+    size: DESK,
+    open: async (page) => {
+      await page
+        .getByLabel("What happened, as you would tell a friend")
+        .fill(
+          "Three nights of wind. The two-pole tent stood up to it, but the zip broke on day two, I pinned it. The fleece I never put on, the down jacket was enough. Lost one stake. Second filter slow again. -2 in the quilt, cold. I missed a warm hat. 60 g of gas left. Oswin's torch died, mine was fine.",
+        );
+      await page.getByRole("checkbox", { name: "Missed: warm hat" }).waitFor();
+    },
+  },
   { name: "verdicts", path: "/verdicts", size: DESK },
   { name: "verdicts-phone", path: "/verdicts", size: PHONE },
   {
@@ -29,7 +42,7 @@ const SHOTS: readonly Shot[] = [
     path: "/verdicts",
     size: DESK,
     open: async (page) => {
-      const slip = page.getByRole("article", { name: "replace Air pad" });
+      const slip = page.getByRole("article", { name: "service Second filter" });
       await slip.getByText("The whole argument").click();
       await slip.getByRole("img", { name: /^Chance to last/ }).waitFor();
       await slip.evaluate((article) => article.scrollIntoView());
@@ -58,7 +71,6 @@ const SHOTS: readonly Shot[] = [
   { name: "nights", path: "/trips/nights?low=-3", size: DESK },
   { name: "supplies", path: "/trips/supplies?dry=20", size: DESK },
   { name: "season", path: "/season", size: DESK },
-  { name: "settings", path: "/settings", size: DESK },
 ];
 
 await ensureBuild();

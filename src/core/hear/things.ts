@@ -32,6 +32,8 @@ interface Name {
 export interface Names {
   readonly all: readonly Name[];
   readonly byKind: ReadonlyMap<string, readonly Named[]>;
+  /** The names that a word is near to one of; each word is looked up once. */
+  readonly nearTo: (word: string) => ReadonlySet<Name>;
 }
 
 const JOINTS: ReadonlySet<string> = new Set([
@@ -57,7 +59,15 @@ export function namesOf(things: readonly Named[]): Names {
   });
   const byKind = new Map<string, Named[]>();
   for (const thing of things) byKind.set(thing.kind, [...(byKind.get(thing.kind) ?? []), thing]);
-  return { all, byKind };
+  const looked = new Map<string, ReadonlySet<Name>>();
+  const nearTo = (word: string) => {
+    const known = looked.get(word);
+    if (known) return known;
+    const near = new Set(all.filter(({ words }) => words.some((own) => isNear(own, word))));
+    looked.set(word, near);
+    return near;
+  };
+  return { all, byKind, nearTo };
 }
 
 /** Words that are also names of things, but seldom mean them by themselves. */
@@ -194,11 +204,14 @@ function oneOf(
   return things.length === 1 ? { first, last: first + at, things, score: 35, words: words.join(" ") } : null;
 }
 
+/** Words that a sort of thing is called by at most. */
+const KIND_WORDS_MOST = 3;
+
 function mentionOf(
   words: readonly string[],
   first: number,
   last: number,
-  { all, byKind }: Names,
+  { byKind, nearTo }: Names,
 ): Mention | null {
   let score = 0;
   let things: Named[] = [];
@@ -207,12 +220,16 @@ function mentionOf(
     else if (worth === score && !things.includes(thing)) things.push(thing);
   };
   const letters = words.join("").length;
-  for (const { thing, words: own } of all) {
-    const fit = fitOf(words, own);
-    if (fit > 0) take(thing, fit * 10 + letters);
+  for (const name of nearTo(words[0]!)) {
+    if (!words.every((word) => nearTo(word).has(name))) continue;
+    const fit = fitOf(words, name.words);
+    if (fit > 0) take(name.thing, fit * 10 + letters);
   }
   const joined = words.join(" ");
-  const kind = KIND_WORDS[joined] ?? KIND_WORDS[single(joined)] ?? findKind(joined)?.id;
+  const kind =
+    words.length > KIND_WORDS_MOST
+      ? undefined
+      : (KIND_WORDS[joined] ?? KIND_WORDS[single(joined)] ?? findKind(joined)?.id);
   const ofKind = kind && kind !== "other" ? byKind.get(kind) : undefined;
   if (ofKind && score < 20 + letters && (words.length > 1 || !NOT_ALONE.has(joined)))
     for (const thing of ofKind) take(thing, 20 + letters);
