@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { demoLog } from "../../demo/log";
 import { expect, test } from "vitest";
 import { anyFile, logOf } from "../../tests/histories";
 import { questionsAfter } from "@/core/ask/questions";
@@ -18,6 +19,7 @@ import { argue } from "@/core/say/argument";
 import { says } from "@/core/say/says";
 import { sayLeftOf } from "@/core/say/words";
 import { packWorth } from "@/core/weighin/pack-worth";
+import { lightestWarm, sleepOf, waysToSleep } from "@/core/weighin/sleep";
 import { schoolEffect } from "@/core/weighin/school-effect";
 import { sheetOf } from "./(notebook)/(tally)/sheet-of";
 import { slipOf } from "./(notebook)/verdicts/slip-data";
@@ -199,4 +201,31 @@ test("an argument rests on the verdict that the advice gives", () => {
     }),
     { numRuns: 15 },
   );
+});
+
+test("Next sleeps in what Nights names as the lightest that keeps a cold night unlikely, at every low", () => {
+  const log = demoLog();
+  const ways = waysToSleep(sleepOf(openBook(log, "2026-11-26")).filter(({ bed }) => bed.state === "active"));
+  expect(ways.length).toBeGreaterThan(2);
+  let named = 0;
+  for (const low of [-12, -8, -5, -3, 0, 3, 6, 10, 15]) {
+    const trip = Trip.parse({
+      id: "ahead",
+      name: "Ahead",
+      starts: "2026-12-10",
+      ends: "2026-12-12",
+      planned: true,
+      legs: [{ id: "leg-1", distance: 30 }],
+      foreseen: { low },
+    });
+    const plan = planFor(openBook({ ...log, trips: [...log.trips, trip] }, "2026-11-26"), trip);
+    const goes = plan.lines.filter(({ column }) => column !== "leave").map(({ item }) => item.id);
+    const way = lightestWarm(ways, low);
+    if (!way) continue;
+    named += 1;
+    expect(goes, `at ${low}`).toEqual(expect.arrayContaining([way.bed, ...way.extras].map(({ id }) => id)));
+    const beds = ways.map(({ bed }) => bed.id).filter((id) => goes.includes(id));
+    expect([...new Set(beds)], `at ${low}`).toEqual([way.bed.id]);
+  }
+  expect(named).toBeGreaterThan(3);
 });

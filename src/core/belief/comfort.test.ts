@@ -60,11 +60,46 @@ describe("down to what an owner sleeps well", () => {
     const hot = comfortOf([{ low: 6, felt: "hot" }], label(0));
     expect(cold.median).toBeGreaterThan(none.median + 1);
     expect(right.median).toBeLessThan(none.median - 2);
-    expect(hot.median).toBeLessThan(none.median - 2);
+    // Six degrees is no news to a bed for three: a hot night there says hardly anything.
+    expect(hot.median).toBeLessThanOrEqual(none.median);
     expect(right.high - right.low).toBeLessThan(none.high - none.low);
     expect(comfortOf([{ low: 0, felt: "cool" }], label(0)).median).toBeLessThan(cold.median);
-    expect(cold.coldAt(0)).toBeGreaterThan(0.8);
+    expect(cold.coolAt(0)).toBeGreaterThan(0.8);
     expect(cold.coldAt(20)).toBeLessThan(0.05);
+  });
+
+  // The figures of the fault: right at 1 and 2 °C, and then three warm nights at 16 and 18.
+  test("warm nights teach nothing about cold: they never raise the line", () => {
+    const right = [1, 2].map((low) => ({ low, felt: "right" as const }));
+    const warm = [16, 16, 18].map((low) => ({ low, felt: "warm" as const }));
+    const [before, after] = [comfortOf(right, label(0)), comfortOf([...right, ...warm], label(0))];
+    expect(after.median).toBeLessThanOrEqual(before.median + 0.01);
+    expect(after.median).toBeGreaterThan(before.median - 0.5);
+    expect(before.median).toBeLessThan(1);
+  });
+
+  test("cool is not cold: two chances, neither ever none or certain, both falling as it gets warmer, for every bed", () => {
+    for (const nights of [
+      [],
+      [{ low: -6, felt: "cool" as const }],
+      [
+        { low: 3, felt: "cold" as const },
+        { low: 9, felt: "hot" as const },
+      ],
+    ]) {
+      const { coldAt, coolAt } = comfortOf(nights, label(-2));
+      let [colder, cooler] = [1, 1];
+      for (let air = -40; air <= 40; air += 0.5) {
+        expect(coldAt(air)).toBeLessThanOrEqual(colder + 1e-12);
+        expect(coolAt(air)).toBeLessThanOrEqual(cooler + 1e-12);
+        [colder, cooler] = [coldAt(air), coolAt(air)];
+        expect(coldAt(air)).toBeLessThanOrEqual(coolAt(air));
+        expect(coldAt(air)).toBeGreaterThan(0.01);
+        expect(coolAt(air)).toBeLessThan(0.99);
+      }
+    }
+    // Cool at −6, it is no certain cold night at −3.
+    expect(comfortOf([{ low: -6, felt: "cool" }], label(-2)).coldAt(-3)).toBeLessThan(0.4);
   });
 });
 
@@ -75,7 +110,8 @@ describe("a known truth comes back", () => {
   const feels = (above: number): Felt =>
     above < -2 ? "cold" : above < 0 ? "cool" : above < 6 ? "right" : above < 11 ? "warm" : "hot";
   const night = (truth: number) => {
-    const low = truth + 3 + 5 * normal();
+    // Nights come as the weather has them, whoever sleeps.
+    const low = 4 + 6 * normal();
     return { low, felt: feels(low - truth + 1.5 * normal()) };
   };
   const sleepers = (nights: number, many: number) =>

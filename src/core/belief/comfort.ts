@@ -17,8 +17,9 @@ export interface Comfort {
   readonly nights: number;
   /** What to rely on: the median, and while nights are few the warm end of the interval, never the cold one. */
   readonly relyOn: number;
-  /** Chance, 0 to 1, of a cold or cool night at this low. */
+  /** Chance, never 0 nor 1, of a cold night at this low; and of one that is cool or colder. Both fall as it gets warmer. */
   readonly coldAt: (low: number) => number;
+  readonly coolAt: (low: number) => number;
 }
 
 /** What is believed of something before a night told of it, °C, and how far owners differ. */
@@ -45,17 +46,21 @@ const NIGHT_SPREAD = 1.5;
 /** Fewer nights than this, and the warm end of the interval is what may be relied on. */
 const FEW_NIGHTS = 4;
 
-/** How far a low lies above the comfort temperature, °C, from where each feeling is told: cold, then cool below 0, then right. Common practice, no source. */
-const FELT_FROM: readonly (readonly [Felt, number])[] = [
-  ["cold", -Infinity],
-  ["cool", -2],
-  ["right", 0],
-  ["warm", 6],
-  ["hot", 11],
-];
-const BAND = new Map(
-  FELT_FROM.map(([felt, from], n) => [felt, { from, to: FELT_FROM[n + 1]?.[1] ?? Infinity }]),
-);
+/** A night is cold from so far below the comfort temperature on, °C; between the two it is cool. Common practice, no source. */
+const COLD_FROM = -2;
+/**
+ * How far a low lies above the comfort temperature, °C, where each feeling is told. A bed can be opened: right, warm or hot, a
+ * night says only that it was not too cold at that, and nothing of how much colder it might have been.
+ */
+const BAND: Readonly<Record<Felt, { readonly from: number; readonly to: number }>> = {
+  cold: { from: -Infinity, to: COLD_FROM },
+  cool: { from: COLD_FROM, to: 0 },
+  right: { from: 0, to: Infinity },
+  warm: { from: 0, to: Infinity },
+  hot: { from: 0, to: Infinity },
+};
+/** What may be told of a night: cold, cool, or not too cold. */
+const SORTS = 3;
 
 const GRID = Array.from({ length: 121 }, (_, n) => n * 0.5 - 35);
 
@@ -111,10 +116,10 @@ const ODD_NIGHTS = 0.05;
 
 /** How likely such a night is, where the bed is comfortable down to `comfort`. */
 function likelihood({ low, felt, doubt = 0 }: TriedNight, comfort: number): number {
-  const { from, to } = BAND.get(felt)!;
+  const { from, to } = BAND[felt];
   const spread = Math.hypot(NIGHT_SPREAD, doubt);
   const chance = normalBelow((low - comfort - from) / spread) - normalBelow((low - comfort - to) / spread);
-  return (1 - ODD_NIGHTS) * chance + ODD_NIGHTS / FELT_FROM.length;
+  return (1 - ODD_NIGHTS) * chance + ODD_NIGHTS / SORTS;
 }
 
 /** Chances on a grid from the logarithms of how likely each step is. */
@@ -158,6 +163,11 @@ export function comfortOf(
 ): Comfort {
   const { mean, spread } = fromLabel(label, above);
   const chances = posterior(comfortLogs(nights, { mean: mean - shift, spread }));
+  // An odd night may be cold in any bed, and right in any frost.
+  const below = (air: number) =>
+    ODD_NIGHTS / SORTS +
+    (1 - (2 * ODD_NIGHTS) / SORTS) *
+      chances.reduce((sum, chance, n) => sum + chance * normalBelow((GRID[n]! - air) / NIGHT_SPREAD), 0);
   const [median, low, high] = [0.5, 0.1, 0.9].map((p) => quantileOf(GRID, chances, p)) as [
     number,
     number,
@@ -169,8 +179,8 @@ export function comfortOf(
     high,
     nights: nights.length,
     relyOn: nights.length < FEW_NIGHTS ? high : median,
-    coldAt: (air) =>
-      chances.reduce((sum, chance, n) => sum + chance * normalBelow((GRID[n]! - air) / NIGHT_SPREAD), 0),
+    coldAt: (air) => below(air - COLD_FROM),
+    coolAt: below,
   };
 }
 

@@ -13,7 +13,7 @@ import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
 import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
-import { sleepOf } from "../weighin/sleep";
+import { lightestWarm, sleepOf, waysToSleep } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
 import type { Column } from "./columns";
 import { kitJobs } from "../advice/kit-law";
@@ -79,8 +79,6 @@ export interface Plan {
   readonly deadGramMetres: number;
 }
 
-/** A bed is warm enough where a cold night is no likelier than this. Common practice, no source. */
-const COLD_CHANCE = 0.2;
 /** A thing is named as wearing out on the way from this chance on. */
 export const WORTH_NAMING = 0.1;
 
@@ -176,21 +174,24 @@ function loadOf(things: readonly Advice[]): Record<Load, number> {
 
 interface Around {
   readonly ahead: Book;
-  /** The bed to take, by itself; null where there is none. */
-  readonly beds: FullItem | null;
+  /** What is slept in: the bed first, then what goes with it; empty where there is none. */
+  readonly beds: readonly FullItem[];
   readonly fuel: ReadonlySet<ItemId>;
   readonly things: readonly Advice[];
 }
 
-/** The lightest bed that keeps a cold night unlikely, else the warmest; where no low is foreseen, the one slept in last. */
-function bedFor(kit: Kit, low: number | null): FullItem | null {
+/**
+ * What is slept in: the lightest way that keeps a cold night unlikely, liner and layers included, else the warmest; where no low
+ * is foreseen, the bed slept in last. Empty where there is none.
+ */
+function bedFor(kit: Kit, low: number | null): readonly FullItem[] {
   const owned = sleepOf(kit.book).filter(({ bed }) => bed.state === "active");
   const used = ({ bed }: (typeof owned)[number]) => lastUse(kit.of(bed.id)!);
   const lastUsed = owned.toSorted((a, b) => used(b) - used(a))[0];
-  if (low === null || !lastUsed) return lastUsed?.bed ?? null;
-  const warm = owned.filter(({ plain }) => plain.coldAt(low) <= COLD_CHANCE);
-  const lightest = warm.toSorted((a, b) => gramsOf(kit.of(a.bed.id)!) - gramsOf(kit.of(b.bed.id)!))[0];
-  return (lightest ?? owned.toSorted((a, b) => a.plain.median - b.plain.median)[0])!.bed;
+  if (low === null || !lastUsed) return lastUsed ? [lastUsed.bed] : [];
+  const ways = waysToSleep(owned).filter(({ extras }) => extras.every(({ state }) => state === "active"));
+  const way = lightestWarm(ways, low) ?? ways.toSorted((a, b) => a.comfort.median - b.comfort.median)[0]!;
+  return [way.bed, ...way.extras];
 }
 
 /** The canisters that hold enough, where their weights tell; else whatever fuel there is goes. */
@@ -220,10 +221,11 @@ function placeOf(advice: Advice, { ahead, beds, fuel, things }: Around): PlanLin
   const ruled = verdicts.find(
     ({ ruling, verb }) => ruling?.decision === "agree" && VERBS[verb].leaves === "unless called",
   );
-  if (isBed(item.kind) && beds)
-    return item === beds
+  const [bed] = beds;
+  if (bed && (isBed(item.kind) || beds.includes(item)))
+    return beds.includes(item)
       ? go({ is: "earns its place" })
-      : put("leave", { is: "for other nights", other: beds });
+      : put("leave", { is: "for other nights", other: bed });
   if (item.kind === "fuel" && ahead.next.nights > 0)
     return fuel.has(item.id) ? go({ is: "earns its place" }) : put("leave", { is: "at home" });
   if (one.standing === "at home")

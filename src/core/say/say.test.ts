@@ -216,7 +216,7 @@ describe("amounts and rates", () => {
 });
 
 describe("a bed", () => {
-  const comfort = { median: 2, low: -1, high: 5, nights: 3, relyOn: 3, coldAt: () => 0.5 };
+  const comfort = { median: 2, low: -1, high: 5, nights: 3, relyOn: 3, coldAt: () => 0.5, coolAt: () => 0.6 };
   test("says what to rely on, warmer than the likely line while nights are few", () => {
     expect(plain(sayComfort(comfort, METRIC))).toBe(
       "Right for you down to about 2 °C; four times in five the line lies between −1 °C and 5 °C. With 3 nights told, rely on 3 °C.",

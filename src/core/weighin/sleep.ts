@@ -197,3 +197,45 @@ function comfortIn(
 /** Of some nights, those that another bed would have been warm enough on, by what may be relied on of it. */
 export const wouldHaveDone = (nights: readonly SleptNight[], { plain }: BedNights): SleptNight[] =>
   nights.filter(({ low }) => low >= plain.relyOn);
+
+/** A bed is warm enough where a cold night is no likelier than this. Common practice, no source. */
+export const COLD_CHANCE = 0.2;
+
+/** A way to sleep: a bed by itself, or with the liner and layers that it was slept in with. */
+export interface WayToSleep {
+  readonly bed: FullItem;
+  /** What is slept in along with it, but for pads. */
+  readonly extras: readonly FullItem[];
+  readonly grams: number;
+  readonly comfort: Comfort;
+}
+
+/** Every way to sleep in some beds, the lightest first; each once. */
+export function waysToSleep(beds: readonly BedNights[]): WayToSleep[] {
+  const ways = beds.flatMap(({ bed, setups, plain }): WayToSleep[] => [
+    wayOf(bed, [], plain),
+    ...setups
+      .map(({ extras, comfort }) =>
+        wayOf(
+          bed,
+          extras.filter((extra) => !isPad(extra)),
+          comfort,
+        ),
+      )
+      .filter(({ extras }) => extras.length > 0),
+  ]);
+  return [...groupBy(ways, ({ bed, extras }) => `${bed.id} ${setupKey(extras)}`).values()]
+    .map(([way]) => way!)
+    .sort((a, b) => a.grams - b.grams);
+}
+
+const wayOf = (bed: FullItem, extras: readonly FullItem[], comfort: Comfort): WayToSleep => ({
+  bed,
+  extras,
+  grams: [bed, ...extras].reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0),
+  comfort,
+});
+
+/** The lightest way to sleep that keeps a cold night unlikely at a low; null where nothing does. */
+export const lightestWarm = (ways: readonly WayToSleep[], low: number): WayToSleep | null =>
+  ways.find(({ comfort }) => comfort.coldAt(low) <= COLD_CHANCE) ?? null;

@@ -313,7 +313,7 @@ function WarmEnough({ plan, trip, units }: { plan: Plan; trip: Trip | null; unit
         <>
           <p>
             {goes.bed.name} at {sayTemperature(low, units)}: <b>{percent(goes.plain.coldAt(low))}</b> for a
-            cold night, in nothing but itself.
+            cold night in nothing but itself, {percent(goes.plain.coolAt(low))} for a cool one or colder.
           </p>
           {goes.setups
             .filter(({ extras }) => extras.some(({ jobs }) => !jobs.includes("pad")))

@@ -1,9 +1,17 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { ItemId } from "@/core/model";
-import { groupBy } from "@/core/ledger/group";
 import { sayComfort, sayLabel } from "@/core/say/sleep";
-import { sleepOf, wouldHaveDone, type BedNights, type SleptNight } from "@/core/weighin/sleep";
+import {
+  COLD_CHANCE,
+  lightestWarm,
+  sleepOf,
+  waysToSleep,
+  wouldHaveDone,
+  type BedNights,
+  type SleptNight,
+  type WayToSleep,
+} from "@/core/weighin/sleep";
 import { parseTemperature } from "@/core/units/quantity";
 import {
   count,
@@ -22,9 +30,6 @@ import { readBook } from "@/app/book";
 import { NightPlot } from "./night-plot";
 
 export const metadata: Metadata = { title: "Nights" };
-
-/** A chance of a cold night that most would sleep with. Common practice, no source. */
-const COLD_CHANCE = 0.2;
 
 /** How cold the nights were against how they felt, bed by bed, and down to what each bed will do. */
 export default async function NightsPage({
@@ -238,29 +243,16 @@ function degrees(celsius: number, { temperature }: Units, signed = false): strin
 
 /** The chance of a cold night at a low, in every set-up slept in and every bed by itself, the lightest first. */
 function Chances({ beds, low, units }: { beds: readonly BedNights[]; low: number; units: Units }) {
-  const ways = beds
-    .flatMap(({ bed, setups, plain }) => [
-      { bed, extras: [], comfort: plain },
-      ...setups.filter(({ extras }) => extras.some(({ jobs }) => !jobs.includes("pad"))),
-    ])
-    .map(({ bed, extras, comfort }) => {
-      const things = [bed, ...extras.filter(({ jobs }) => !jobs.includes("pad"))];
-      return {
-        words: `${listWords(things.map(({ name }) => name))}${bed.state === "wished" ? " (wished for)" : ""}`,
-        grams: things.reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0),
-        cold: comfort.coldAt(low),
-      };
-    });
-  const byWords = [...groupBy(ways, ({ words }) => words).values()]
-    .map(([way]) => way!)
-    .sort((a, b) => a.grams - b.grams);
-  const lightest = byWords.find(({ cold }) => cold <= COLD_CHANCE);
+  const ways = waysToSleep(beds);
+  const wordsOf = ({ bed, extras }: WayToSleep) =>
+    `${listWords([bed, ...extras].map(({ name }) => name))}${bed.state === "wished" ? " (wished for)" : ""}`;
+  const lightest = lightestWarm(ways, low);
   return (
     <>
       <p className="mt-2" role="status">
         At {sayTemperature(low, units)}:{" "}
         {lightest
-          ? `the lightest that keeps it under ${percent(COLD_CHANCE)} is ${lightest.words}.`
+          ? `the lightest that keeps it under ${percent(COLD_CHANCE)} is ${wordsOf(lightest)}.`
           : "nothing of yours keeps a cold night unlikely."}
       </p>
       <table className="w-full text-[0.95rem]">
@@ -269,14 +261,18 @@ function Chances({ beds, low, units }: { beds: readonly BedNights[]; low: number
             <th className="font-normal">in</th>
             <th className="text-right font-normal">weighs</th>
             <th className="text-right font-normal">chance of a cold night</th>
+            <th className="pl-4 text-right font-normal">cool or colder</th>
           </tr>
         </thead>
         <tbody>
-          {byWords.map(({ words, grams, cold }) => (
-            <tr key={words} className="border-t border-rule">
-              <td className="py-1">{words}</td>
-              <td className="num text-right">{sayMass(grams, units)}</td>
-              <td className={`num text-right ${cold > COLD_CHANCE ? "text-sting" : ""}`}>{percent(cold)}</td>
+          {ways.map((way) => (
+            <tr key={wordsOf(way)} className="border-t border-rule">
+              <td className="py-1">{wordsOf(way)}</td>
+              <td className="num text-right">{sayMass(way.grams, units)}</td>
+              <td className={`num text-right ${way.comfort.coldAt(low) > COLD_CHANCE ? "text-sting" : ""}`}>
+                {percent(way.comfort.coldAt(low))}
+              </td>
+              <td className="num pl-4 text-right text-muted">{percent(way.comfort.coolAt(low))}</td>
             </tr>
           ))}
         </tbody>
