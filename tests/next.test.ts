@@ -28,7 +28,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await page.getByRole("radiogroup", { name: "freezing" }).getByText("some").click();
     await page.getByRole("button", { name: "Save the plan" }).click();
     await page.getByText("Write the temperature as a number.").waitFor();
-    await page.getByLabel("Coldest night expected").fill("-4");
+    await page.getByLabel("Coldest night expected").fill("-5");
     await page.getByLabel("Longest stretch without water").fill("18");
     await page.getByRole("button", { name: "Save the plan" }).click();
     await page.getByRole("heading", { name: "Vask in the snow" }).waitFor();
@@ -43,7 +43,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await stands("Not ready", "Two-pole tent").waitFor();
     await stands("Leave", "Second pot").waitFor();
     const figures = (await page.getByRole("main").innerText()).replace(/[\u00a0\u202f]/g, " ");
-    expect(figures).toMatch(/Winter bag at −4 °C: \d+ % for a cold night/);
+    expect(figures).toMatch(/Winter bag at −5 °C: \d+ % for a cold night/);
     expect(figures).toMatch(/water\s+\d\.\d L for the longest dry stretch/);
     expect(figures).toMatch(
       /Trail shoes, pair 3: \d+ % to give out on the way, if so most likely after about \d+ km/,
