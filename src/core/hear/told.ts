@@ -1,0 +1,352 @@
+import type { ItemId } from "../model";
+import {
+  CALLS,
+  COMPARED,
+  COMPLAINT_PLACES,
+  COMPLAINTS,
+  DONE,
+  FAILED,
+  NEGATION,
+  NOT_SO,
+  PATCHED,
+  TROUBLES,
+  WENT_WITHOUT,
+  WHYS,
+} from "../trade/hearing";
+import type { Clause } from "./clause";
+import type { ThingFact } from "./facts";
+import { NUMBER, numberOf, shareOf } from "./quantities";
+import type { Named } from "./things";
+
+/** What is told of a thing, as it comes together. */
+export type Told = { -readonly [K in keyof Omit<ThingFact, "about" | "item">]?: ThingFact[K] };
+/** What a clause is heard among: its sentence, and what was said so far. */
+export interface Around {
+  readonly words: string;
+  readonly clauses: readonly Clause[];
+  /** The sentence tells amounts: a share left is of them. */
+  readonly hasAmounts: boolean;
+  /** What the sentence before said was harmed. */
+  readonly before: ReadonlySet<ItemId>;
+  readonly soFar: (thing: Named) => Told | undefined;
+}
+
+/** What the nth clause of a sentence says of a thing; of what it is not told yet, as far as that needs none. */
+export function toldIn(clause: Clause, n: number, thing: Named | undefined, said: Around): Told {
+  const { words } = clause;
+  const told: Told = {};
+  const around = said.words;
+  const call = callIn(words, around);
+  if (call) told.call = call;
+  const someone = withWhom(words, around);
+  if (someone) told.with = someone;
+  const frost = frostOf(words, thing);
+  if (frost && (frost === "unknown" || !NOT_SO.test(words))) told.frost = frost;
+  countsIn(told, words, thing, said.hasAmounts);
+  if (told.frost === "unknown" || (NOT_SO.test(words) && !call)) return told;
+  if (someone) {
+    if (/\bshared\b/.test(words)) told.use = "used";
+    return told;
+  }
+  const condition = /\b(\d(?:\.\d)?|one|two|three|four) (?:out )?of (?:5|five)\b/.exec(words);
+  if (condition && (!thing || thing.pieces < 5)) told.condition = numberOf(condition[1]) ?? undefined!;
+  const gone = exitIn(words, thing, told);
+  if (gone) told.exit = gone;
+  if (!told.frost) troublesIn(told, words, thing, around, said.hasAmounts);
+  complaintsIn(told, words, around, thing);
+  usedIn(told, n, thing, said.clauses);
+  const done = DONE.find(({ is }) => {
+    const match = is.exec(words);
+    return match && !isNegated(words, match.index);
+  });
+  if (done && !told.call) {
+    const isHarmed = [told.trouble, thing && said.soFar(thing)?.trouble].some(Boolean);
+    if (done.gives === "repair" && isHarmed) told.fix = "patched";
+    else if (!isHarmed || done.gives !== "repair") told.did = done.gives;
+  }
+  const harmed =
+    (thing && said.before.has(thing.id)) ||
+    told.trouble ||
+    (thing && said.soFar(thing)?.trouble) ||
+    (thing && said.soFar(thing)?.symptoms);
+  if (harmed && PATCHED.test(words)) {
+    told.fix = "patched";
+    delete told.did;
+  }
+  if ((harmed || /\b(gave out|died|failed)\b/.test(around)) && WENT_WITHOUT.test(words))
+    told.fix = "went without";
+  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as Told;
+}
+
+function countsIn(told: Told, words: string, thing: Named | undefined, hasAmounts: boolean): void {
+  const pieces = thing?.pieces ?? 1;
+  if (pieces > 1) {
+    const lost =
+      new RegExp(
+        `\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
+      ).exec(words) ??
+      new RegExp(
+        `\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`,
+      ).exec(words) ??
+      new RegExp(
+        `\\b${NUMBER} of (?:them|these|those) (?:is |are |was |were |got )?(?:snapped|broke|broken|bent|gone|went|lost|tore|torn|missing|split)\\b`,
+      ).exec(words) ??
+      new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words);
+    if (lost) told.pieces = numberOf(lost[1]) ?? undefined!;
+    const enough =
+      new RegExp(
+        `\\b${NUMBER}(?: of (?:the |my )?)?(?: ?pairs? (?:of )?(?:T )?| ?T )? ?(?:is|are|were|was|would|will|d) ?(?:be |have been )?(?:do|done|enough|plenty|ample)\\b`,
+      ).exec(words) ??
+      new RegExp(`\\b${NUMBER} (?:pairs? (?:of )?)?(?:T )?(?:is|would be|were) (?:enough|plenty)\\b`).exec(
+        words,
+      );
+    if (enough) told.enough = numberOf(enough[1]) ?? undefined!;
+  }
+  if (thing && !hasAmounts) {
+    const left =
+      /\b(half|a quarter|a third|two thirds|three quarters|\d+ ?%)(?: of (?:it|them|the T|T))? (?:is |are |was )?(left|gone|used|full)\b/.exec(
+        words,
+      );
+    if (left && !["insulated jacket", "sleeping bag"].includes(thing.kind)) {
+      const share = shareOf(left[1]!);
+      told.left = left[2] === "gone" || left[2] === "used" ? 1 - share : share;
+    }
+  }
+  const days = new RegExp(
+    `\\b${NUMBER} (?:days?|times|evenings|nights) (?:out )?(?:of|in) (?:\\d+|a|two|three|four|five|six|seven|eight|nine|ten)\\b`,
+  ).exec(words);
+  const daily = new RegExp(
+    `\\b(?:wore|worn|used|had|slept|on)\\b.*?\\b(?:all|for|on) ${NUMBER} (?:of the )?(?:days|evenings)\\b`,
+  ).exec(words);
+  const counted = days && !/\bnights\b/.test(days[0]) ? days : daily;
+  if (counted) told.days = numberOf(counted[1]) ?? undefined!;
+}
+
+function troublesIn(
+  told: Told,
+  words: string,
+  thing: Named | undefined,
+  around: string,
+  hasAmounts: boolean,
+): void {
+  const compared = words.replace(/\b\w+er than (the |my |a )?\w+.*$/, "");
+  for (const { is, trouble, symptom, only } of TROUBLES) {
+    if (only && (!thing || !only(thing))) continue;
+    const match = is.exec(compared);
+    if (!match || isNegated(compared, match.index)) continue;
+    if (
+      symptom &&
+      (told.symptoms?.length ?? 0) > 0 &&
+      (symptom === "broken" || symptom === "torn" || symptom === "loose" || symptom === "holed")
+    )
+      continue;
+    if (symptom === "no charge" && hasAmounts) continue;
+    if (symptom) told.symptoms = [...(told.symptoms ?? []), symptom];
+    if (trouble && told.trouble !== "failed") told.trouble = trouble;
+    if (symptom === "leaks air" && /\b(useless|slept on the ground|on the ground)\b/.test(around))
+      told.trouble = "failed";
+    if (symptom && symptom !== "sole or tread") break;
+  }
+  const failed = FAILED.exec(compared);
+  if (failed && !isNegated(compared, failed.index) && !/\b(almost|nearly|half)\b/.test(compared))
+    told.trouble = "failed";
+  if (told.symptoms?.includes("no charge")) delete told.trouble;
+}
+
+function complaintsIn(told: Told, words: string, around: string, thing: Named | undefined): void {
+  if (told.use === "unused" || told.trouble === "failed") return;
+  const compared = words.replace(/\b(\w+er|more \w+|less \w+) than\b.*$/, (phrase) =>
+    COMPARED.test(phrase) ? "" : phrase,
+  );
+  for (const { is, gives } of COMPLAINTS) {
+    const match = is.exec(compared);
+    if (!match || isNegated(compared, match.index)) continue;
+    if (
+      gives === "leaks" &&
+      (told.symptoms?.some((each) => ["leaks air", "lets water in", "leaks gas"].includes(each)) ?? false)
+    )
+      continue;
+    if (gives === "slow" && told.symptoms?.includes("clogged or slow")) continue;
+    if (gives === "weak" && told.symptoms?.includes("dim or weak")) continue;
+    if (gives === "smells" && /\bsmell(s|ed)? of (gas|T)\b/.test(words)) continue;
+    if (gives === "slides" && told.symptoms?.includes("loose")) continue;
+    if (gives === "fragile" && told.symptoms?.includes("worn thin")) continue;
+    if (
+      gives === "fiddly or awkward" &&
+      /\b(never|not|didnt)\b/.test(around) &&
+      !/\b(used|wore)\b/.test(around)
+    )
+      continue;
+    told.complaints = [...(told.complaints ?? []), gives];
+  }
+  if (/\ba (bit of a |real )?nuisance\b/.test(words) && !told.complaints && !told.symptoms && !told.trouble)
+    told.trouble = "nuisance";
+  if (told.complaints && thing) {
+    const place = COMPLAINT_PLACES.find(({ is }) => is.test(words));
+    if (place) told.on = place.gives;
+  }
+}
+
+function usedIn(told: Told, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
+  const around = clauses.map((each) => each.words);
+  const words = around[n]!;
+  const whole = around.join(" , ");
+  const unused =
+    /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$|\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
+      words,
+    );
+  // Why it stayed unused is said in the same breath, or just after.
+  const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
+  const why =
+    unused || told.use === "unused"
+      ? later.map((each) => WHYS.find(({ is }) => is.test(each))).find((each) => each !== undefined)
+      : WHYS.find(({ is }) => is.test(words));
+  if (unused && !told.exit && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
+    told.use = "unused";
+    delete told.complaints;
+    delete told.on;
+    if (why) told.why = why.gives;
+    return;
+  }
+  if (/\bforgot (i had|about) (it|them|T)\b/.test(words)) {
+    told.use = "unused";
+    told.why = "forgot it";
+    return;
+  }
+  if (thing && thing.pieces > 1 && /\b(too|far too) many\b/.test(words)) told.why = "too much of it";
+  if (
+    /\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b|\b(used|wore|opened|came out|needed|out)( the| my)?( it| them| T)? (just |only )?(once|twice)\b|\b(only|just) (once|twice)\b/.test(
+      words,
+    )
+  ) {
+    told.use = "hardly";
+    if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
+    return;
+  }
+  const used =
+    /\b(used|using|wore|worn|wear (it|them) every|slept (in|on|under)|lay (in|on|under)|cooked (in|on)|ate (from|with|off)|lived in|on the go|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(
+      words,
+    );
+  if (
+    used &&
+    !isNegated(words, used.index) &&
+    !/\bused (up|to)\b/.test(words) &&
+    !told.exit &&
+    !/\bworn (out|thin|through)\b/.test(words)
+  )
+    told.use = "used";
+}
+
+/** Is what stands at a place denied: by a word shortly before it in the same clause? */
+export function isNegated(words: string, at: number): boolean {
+  const before = words.slice(0, at).split(" ").slice(-5).join(" ");
+  const match = NEGATION.exec(before);
+  if (!match) return false;
+  // "not only torn", "no doubt torn", "no idea": no denial of it.
+  return !/\b(not only|no doubt|no wonder|no longer)\b/.test(before) && !/\b(hardly|barely)\b/.test(match[0]);
+}
+
+function callIn(words: string, around: string): Told["call"] {
+  for (const { is, gives } of CALLS) {
+    const match = is.exec(words);
+    if (!match) continue;
+    if (gives === "leave" && /\b(thinking|almost|nearly|if)\b/.test(around)) continue;
+    if (gives === "fix" && /\bshould\b/.test(around)) continue;
+    if (
+      gives === "bring when" &&
+      !/\b(only|just) (for|when|if|in|with) (the |a |an |very |real |deep |theres )*(\w+)/.test(words) &&
+      !/\bstay/.test(words)
+    )
+      continue;
+    if (gives !== "leave" && isNegated(words, match.index)) continue;
+    return gives;
+  }
+  return undefined;
+}
+
+/** Who carries it or shares it: "Ida carries the tent", "tarp in Ida's pack", "lent the spikes to Ida". */
+export function withWhom(words: string, around: string): string | undefined {
+  const match =
+    /\b(?:shared?|split) (?:the |my )?T (?:with|between (?:me and )?) ?(\w+)/.exec(words) ??
+    /\blent (?:the |my )?T to (\w+)/.exec(words) ??
+    /^(\w+) (?:has|had|carries|carried|takes|took over|is carrying) (?:the |my |our )?T\b/.exec(words) ??
+    /\bT (?:is |was |rides )?in (\w+) 's\b/.exec(words) ??
+    /^(\w+) (?:and|&) (?:me|i) (?:take turns|share|shared)/.exec(around);
+  const name = match?.[1];
+  if (!name || PRONOUNS.has(name)) return undefined;
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
+const PRONOUNS: ReadonlySet<string> = new Set([
+  "i",
+  "we",
+  "he",
+  "she",
+  "they",
+  "it",
+  "that",
+  "the",
+  "me",
+  "who",
+  "which",
+  "one",
+  "nobody",
+  "everyone",
+  "T",
+  "F",
+  "this",
+  "you",
+]);
+
+function frostOf(words: string, thing: Named | undefined): Told["frost"] {
+  if (thing && !thing.jobs.includes("treat water")) return undefined;
+  if (!/\b(froze|frozen|freeze|frost|ice|icy)\b/.test(words))
+    return /\bslept (in|with)\b.*\b(bag|me)\b/.test(words) && thing ? "kept" : undefined;
+  if (/\b(no idea|cant say|dont know|not sure|who knows|whether|if)\b/.test(words)) return "unknown";
+  if (/\b(didnt|did not|never|not|wasnt|kept|no ice|safe|slept with)\b/.test(words)) return "kept";
+  return "froze";
+}
+
+function exitIn(words: string, thing: Named | undefined, told: Told): Told["exit"] {
+  if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
+  const rows: readonly (readonly [NonNullable<Told["exit"]>, RegExp])[] = [
+    [
+      "posted ahead",
+      /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/,
+    ],
+    [
+      "sent home",
+      /\b(sent|posted|mailed|went|took) (it |them |the |my )*(T )?(back )?home\b|\bparcel (back )?home\b|\bbox (back )?home\b|\b(sent|posted|mailed)( the| my)? T (back|home)\b|\bin the post\b/,
+    ],
+    [
+      "given away",
+      /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)|\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b|\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
+    ],
+    [
+      "thrown out",
+      /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/,
+    ],
+    ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
+    [
+      "lost",
+      /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
+    ],
+  ];
+  for (const [how, pattern] of rows) {
+    const match = pattern.exec(words);
+    if (!match || isNegated(words, match.index)) continue;
+    if (how === "lost" && (told.pieces !== undefined || /\blost (its |the )?(loft|air|charge)\b/.test(words)))
+      continue;
+    if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b/.test(words)) continue;
+    if (
+      how === "worn out" &&
+      thing &&
+      !["walk", "socks", "balance", "base clothing", "camp shoes", "spare clothing"].some((job) =>
+        thing.jobs.includes(job),
+      )
+    )
+      continue;
+    if (how === "thrown out" && told.pieces !== undefined) continue;
+    return how;
+  }
+  return undefined;
+}
