@@ -1,5 +1,5 @@
 import { IDIOMS } from "../trade/hearing";
-import { mentionsIn, namesOf, type Mention, type Named, type Names } from "./things";
+import { mentionsIn, namesOf, type Mention, type Names } from "./things";
 import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
 
 /** A word of a clause, or the things that stand in its place, and the tokens that it stands for. */
@@ -246,4 +246,4 @@ function clausesOf(units: readonly Unit[]): Clause[] {
   return clauses.filter((each) => each.length > 0).map((each) => ({ units: each, words: wordsOf(each) }));
 }
 
-export { namesOf, type Named, type Names };
+export { namesOf, type Names };
