@@ -190,3 +190,16 @@ test("numbers in a sentence are alike, and what calls is told only where somethi
   const light = judged({ item: { kind: "head torch" }, marks: [] });
   expect(sayCalls(light)).not.toMatch(/0 of 0|always/);
 });
+
+test("what was measured last month was not last seen to a year ago", () => {
+  const quilt = (reading: object) =>
+    judged({
+      item: { kind: "quilt" },
+      marks: [{}, {}, {}, {}, {}, {}, {}, {}, {}, {}, {}, {}].map((mark, n) =>
+        n === 11 ? { ...mark, ...reading } : mark,
+      ),
+      entries: [{ what: "check", on: "2025-01-20" }],
+    }).verdicts.map(({ reason }) => reason);
+  expect(quilt({})).toContain("each season");
+  expect(quilt({ reading: { what: "loft", value: 92 } })).not.toContain("each season");
+});

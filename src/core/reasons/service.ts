@@ -6,7 +6,7 @@ import { chooseByLife } from "../decide/choose";
 import { isCritical, type Case } from "../decide/case";
 import { isTooLight } from "../decide/law";
 import type { EntryWhat, Symptom } from "../model";
-import { STORED_DAYS, type ServiceRule } from "../trade/kind";
+import { CONDITION, STORED_DAYS, type ServiceRule } from "../trade/kind";
 import { cureOf, triedBefore } from "./cures";
 import { found, type Finding, type Rule } from "./finding";
 import { canComeBack } from "./replace";
@@ -342,11 +342,19 @@ function afterPatch(one: Case): Finding | null {
 /** Out on so many nights since the last look, a thing is due its yearly service. */
 const NIGHTS_BEFORE_A_LOOK = 5;
 
+/** The day it was last seen to: looked at, served or mended, or measured, on the way or at home; a grade alone is none. */
+const lastSeen = ({ history, readings }: Case): string | null =>
+  [history.lastSeenTo, ...readings.flatMap(({ rule, last }) => (rule === CONDITION ? [] : [last]))]
+    .filter((day) => day !== null)
+    .toSorted()
+    .at(-1) ?? null;
+
 function eachSeason(one: Case): Finding | null {
-  const { book, history, marked, item, kind } = one;
+  const { book, marked, item, kind } = one;
   const rule = kind.services.find(({ seasonal }: ServiceRule) => seasonal);
   const first = marked[0]?.outing.trip.starts;
-  const from = history.lastSeenTo ?? first;
+  const seen = lastSeen(one);
+  const from = seen ?? first;
   if (
     !rule ||
     !from ||
@@ -361,7 +369,7 @@ function eachSeason(one: Case): Finding | null {
   return found({
     verb: "service",
     reason: "each season",
-    facts: { what: rule.what, nights: Math.round(nights), last: history.lastSeenTo },
+    facts: { what: rule.what, nights: Math.round(nights), last: seen },
     urgency: "when convenient",
     sureness: "likely",
     trips: [],

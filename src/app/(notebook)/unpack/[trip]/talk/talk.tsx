@@ -86,7 +86,7 @@ export function Talk({ trip, things, units }: { trip: TripId; things: readonly T
           onChange={(event) => setText(event.target.value)}
           className="field w-full"
         />
-        <p id="talk-hint" className="hint">
+        <p id="talk-hint" className="hint mt-2">
           Type it, paste it, or speak it by your keyboard’s microphone. Nothing leaves this machine, and
           nothing is marked before you take it.
         </p>
