@@ -63,6 +63,9 @@ describe("lines as they are written on the way", () => {
     ["if the torch dies I go home", []],
     ["quilt better than the down jacket", []],
     ["the ferry only goes on Tuesdays", []],
+    ["left the poncho at 6", []],
+    ["bent down to fix the poncho", []],
+    ["did the torch die?", []],
     ["quilt", []],
     ["", []],
   ])("%s", (text, facts) => {

@@ -58,6 +58,8 @@ export class Listener {
 
   listen(): Heard[] {
     const { clauses, words } = this.read;
+    // What is asked is not said.
+    if (/\?$/.test(words)) return [];
     if (this.missed()) return this.all();
     const night = this.night();
     const amounts = this.amounts();

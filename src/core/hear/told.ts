@@ -328,7 +328,7 @@ function exitIn(words: string, thing: Named | undefined, told: Told): Told["exit
     ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
     [
       "lost",
-      /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
+      /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
     ],
   ];
   for (const [how, pattern] of rows) {

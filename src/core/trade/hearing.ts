@@ -349,7 +349,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "bring again",
   },
   {
-    is: /\b(needs?|must|has to|have to|want(s)?|to) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b|\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b|\bto the (mender|cobbler|tailor|shop for repair)\b|\bneeds fixing\b|\bput (it )?right\b/,
+    is: /\b(needs?|must|has to|have to|want(s)?|to be) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b|\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b|\bto the (mender|cobbler|tailor|shop for repair)\b|\bneeds fixing\b|\bput (it )?right\b/,
     gives: "fix",
   },
   {
