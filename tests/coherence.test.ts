@@ -64,7 +64,7 @@ const columnsOf = async (page: Page) => {
 };
 
 test("from the words on the pages: Tally, Verdicts, Bench, Next, Ready and each thing's own page say the same of it", async () => {
-  const { page, faults } = await openPage(browser, app.url, { width: 1280, height: 4000 });
+  const { page, faults } = await openPage(browser, app.url, { width: 1280, height: 9000 });
   // The sheet draws what is in view, once it is read.
   await expect.poll(async () => (await rowsOf(page)).length, { timeout: 20_000 }).toBeGreaterThan(60);
   const rows = await rowsOf(page);
@@ -94,7 +94,7 @@ test("from the words on the pages: Tally, Verdicts, Bench, Next, Ready and each 
   const ready = await textOf(page, "/ready");
 
   const asked = rows.filter(({ verb, name }) => slips.includes(`${verb} ${name}`));
-  expect(asked.length).toBeGreaterThan(15);
+  expect(asked.length, "most slips are of things that the sheet shows").toBeGreaterThan(slips.length / 2);
   // All that something is asked of, and each twentieth of the rest.
   const looked = rows.filter((row, n) => asked.includes(row) || n % 20 === 0);
   for (const { href, name, verb, says, grams, left } of looked) {
