@@ -23,9 +23,9 @@ class Unsound extends Error {
 }
 
 /**
- * Does what an owner asks for, in one transaction: all of it, or, where the answer is no, nothing. What can't be is answered in
- * a sentence, by field. What it leaves is what the log's own file may hold, or it is not done; only what an earlier version let
- * in may stay as it was.
+ * Does what an owner asks for, in one transaction: all of it, or, where the answer is no, nothing. What can't
+ * be is answered in a sentence, by field. What it leaves is what the log's own file may hold, or it is not
+ * done; only what an earlier version let in may stay as it was.
  */
 export async function acting<T>(work: (tx: Db) => Promise<Answer<T>>): Promise<Answer<T>> {
   const answer = await inOne(work).catch(async (error: unknown) => {

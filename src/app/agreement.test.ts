@@ -21,7 +21,10 @@ import { readLatest, today } from "./reading";
 vi.mock("next/cache", () => ({ revalidatePath: () => undefined }));
 vi.mock("next/headers", () => ({ cookies: async () => ({ set: () => undefined, delete: () => undefined }) }));
 
-/** Whatever a way into the app accepts, the export of it is read again as it is; and whatever it is sent, it answers. */
+/**
+ * Whatever a way into the app accepts, the export of it is read again as it is; and whatever it is sent, it
+ * answers.
+ */
 
 const kept = globalThis as typeof globalThis & { nettleStore?: Promise<Store> };
 let db: Store;

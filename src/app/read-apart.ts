@@ -28,8 +28,8 @@ export interface TooHard {
 }
 
 /**
- * Reads what somebody brought, as text or as its bytes in UTF-8, off the server's own thread, one file at a time. One that takes longer than half a minute, or more
- * memory than any log, is given up, in a sentence.
+ * Reads what somebody brought, as text or as its bytes in UTF-8, off the server's own thread, one file at a
+ * time. One that takes longer than half a minute, or more memory than any log, is given up, in a sentence.
  */
 export async function readApart<Sort extends keyof Reads>(
   sort: Sort,

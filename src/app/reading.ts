@@ -27,13 +27,14 @@ interface Kept {
 const MOST_JUDGED_AGAIN = 40;
 
 const shared = globalThis as typeof globalThis & { nettleReadings?: WeakMap<Store, Promise<Kept | null>> };
-// The server's start and its pages are bundled apart, and share what is kept; code that changed while developing reads anew.
+// The server's start and its pages are bundled apart, and share what is kept; code that changed while
+// developing reads anew.
 if (process.env.NODE_ENV !== "production") delete shared.nettleReadings;
 const kept = (shared.nettleReadings ??= new WeakMap());
 
 /**
- * The log as it stands today, opened and judged. It is kept beside the log in the process's memory; what has changed since,
- * here or in another process, is read again, and only what that may touch is judged again.
+ * The log as it stands today, opened and judged. It is kept beside the log in the process's memory; what has
+ * changed since, here or in another process, is read again, and only what that may touch is judged again.
  */
 export async function readLatest(): Promise<Reading> {
   const db = await store();
@@ -101,7 +102,10 @@ async function judgeWhole(log: Log, day: string): Promise<Reading> {
 /** Longest that work keeps other requests waiting, in ms. */
 const TURN_MS = 25;
 
-/** For long work to call before each of its pieces: lets other requests have a turn where it is time, and before the first. */
+/**
+ * For long work to call before each of its pieces: lets other requests have a turn where it is time, and
+ * before the first.
+ */
 export function givingWay(): () => Promise<void> {
   let since = -Infinity;
   return async () => {

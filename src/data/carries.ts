@@ -51,9 +51,9 @@ const PLAIN_MARKS: ReadonlyMap<string, Mark | null> = new Map<string, Mark | nul
 /**
  * What was carried of some things on every trip, by trip, in the order of `items`.
  *
- * 60 000 rows read one by one take about a second here, so the plain ones, nearly all, come packed: one text an item, of
- * a letter and a trip for each. Only those with more to say come as rows,
- * and these in one JSON text, which the driver has not to take apart.
+ * 60 000 rows read one by one take about a second here, so the plain ones, nearly all, come packed: one text
+ * an item, of a letter and a trip for each. Only those with more to say come as rows, and these in one JSON
+ * text, which the driver has not to take apart.
  */
 export async function allCarries(db: Db, items: readonly ItemId[]): Promise<ReadonlyMap<TripId, Carry[]>> {
   const {
@@ -115,7 +115,10 @@ export type CarryChange = { readonly trip: TripId; readonly item: ItemId } & (
   { readonly mark: Mark | null } | { readonly use: Use } | { readonly out: true }
 );
 
-/** Makes one change, putting what was not in the trip's pack there; returns what was known before, null where it was not carried. */
+/**
+ * Makes one change, putting what was not in the trip's pack there; returns what was known before, null where
+ * it was not carried.
+ */
 export async function changeCarry(db: Db, change: CarryChange): Promise<Carry | null> {
   const { trip, item } = change;
   const { rows } = await db.query(

@@ -1,7 +1,10 @@
 import { ItemId } from "@/core/model";
 import type { Db } from "./db";
 
-/** How often each part of the log has changed: a table of it, or what was carried of one thing. Counted by the database (migration 0012). */
+/**
+ * How often each part of the log has changed: a table of it, or what was carried of one thing. Counted by the
+ * database (migration 0012).
+ */
 export type Changes = ReadonlyMap<string, number>;
 
 export async function readChanges(db: Db): Promise<Changes> {

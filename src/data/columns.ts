@@ -2,7 +2,10 @@ import type { z } from "zod";
 
 /** A record's fields and its columns are one list, the model's: a column bears its field's name. */
 export interface Columns {
-  /** As a select lists them, quoted, of a table called so; dates as text, for the day must not shift with the time zone. */
+  /**
+   * As a select lists them, quoted, of a table called so; dates as text, for the day must not shift with the
+   * time zone.
+   */
   readonly read: (table: string) => string;
   readonly names: string;
   /** What an upsert sets: everything but the key. */

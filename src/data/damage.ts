@@ -6,7 +6,10 @@ export class FolderDamaged extends Error {
   }
 }
 
-/** PostgreSQL's classes for damaged files (XX) and for what it can't read off the disk (58); its end, where it has no word for it; a catalogue that has gone (42P01). */
+/**
+ * PostgreSQL's classes for damaged files (XX) and for what it can't read off the disk (58); its end, where it
+ * has no word for it; a catalogue that has gone (42P01).
+ */
 export const isDamage = (error: unknown): boolean => {
   const { code, message } = error as { code?: string; message?: string };
   return code === undefined ? /Aborted\(\)/.test(message ?? "") : /^(XX|58)/.test(code) || code === "42P01";

@@ -2,7 +2,10 @@ import { Line, MOST_LINES, type TripId } from "@/core/model";
 import type { Db } from "./db";
 import { Refused } from "./refused";
 
-/** Adds lines to those of a trip, each once, whatever how often it is sent; false where there is no such trip. @throws Refused where it has no room for more */
+/**
+ * Adds lines to those of a trip, each once, whatever how often it is sent; false where there is no such trip.
+ * @throws Refused where it has no room for more
+ */
 export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Promise<boolean> {
   const { rows } = await db.query("select lines from trip where id = $1 for update", [trip]);
   if (!rows[0]) return false;

@@ -90,7 +90,10 @@ const exists = (file: string) =>
     () => false,
   );
 
-/** When a process began, as far as the system tells: a number that was another's before is told by it. "" where it does not. */
+/**
+ * When a process began, as far as the system tells: a number that was another's before is told by it. ""
+ * where it does not.
+ */
 async function birthOf(pid: number): Promise<string> {
   const stat = await readFile(`/proc/${pid}/stat`, "utf8").catch(() => "");
   // After the name in brackets, which may hold blanks, the twentieth field is the start time (proc(5)).

@@ -5,8 +5,9 @@ import { z } from "zod";
 import { dataFolder } from "./folder";
 
 /**
- * Browsers that may read and write while the app is shared on the home network. They stand in a file beside the log and not in
- * it: who may come in is no part of what is exported, and is asked at every request. Of each cookie only its hash is kept.
+ * Browsers that may read and write while the app is shared on the home network. They stand in a file beside
+ * the log and not in it: who may come in is no part of what is exported, and is asked at every request. Of
+ * each cookie only its hash is kept.
  */
 const Pairing = z.object({ id: z.string(), hash: z.string(), name: z.string(), since: z.string() });
 export type Pairing = z.infer<typeof Pairing>;

@@ -9,11 +9,11 @@ import { migrate } from "./migrate";
 import { Refused } from "./refused";
 
 /**
- * Opens the owner's data and brings it up to date: a PostgreSQL server where `url` is given, else PGlite in `folder`,
- * locked against a second process.
+ * Opens the owner's data and brings it up to date: a PostgreSQL server where `url` is given, else PGlite in
+ * `folder`, locked against a second process.
  *
- * @throws FolderInUse if another process holds the folder; NewerDatabase if a later version wrote it; FolderDamaged if what is
- * there can't be read; Refused if the disk is full
+ * @throws FolderInUse if another process holds the folder; NewerDatabase if a later version wrote it;
+ * FolderDamaged if what is there can't be read; Refused if the disk is full
  */
 export async function openStore({
   folder,
@@ -52,15 +52,18 @@ async function openFolder(folder: string, snapshot?: string): Promise<Store> {
   }
 }
 
-/** Least room on the disk, in bytes, with which anything is written: PostgreSQL begins a new log file of 16 MB whenever it likes. */
+/**
+ * Least room on the disk, in bytes, with which anything is written: PostgreSQL begins a new log file of 16 MB
+ * whenever it likes.
+ */
 const LEAST_ROOM = 64 * 1024 * 1024;
 const FULL =
   "The disk is full: nothing was saved, and what was saved before is safe. Make room on it (some 100 MB), and try again.";
 
 /**
- * PGlite in a folder, which never writes where there is hardly room: one that runs out of room in mid-write hangs for good at
- * the next query. Should it happen all the same, since others write on that disk too, it is left alone, and another is opened
- * on what it had kept.
+ * PGlite in a folder, which never writes where there is hardly room: one that runs out of room in mid-write
+ * hangs for good at the next query. Should it happen all the same, since others write on that disk too, it is
+ * left alone, and another is opened on what it had kept.
  */
 async function openRoomy(folder: string, snapshot?: string): Promise<Store> {
   const files = path.join(folder, "pg");

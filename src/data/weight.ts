@@ -20,10 +20,16 @@ async function logWeight(db: Db): Promise<number> {
   return Number(rows[0]!.bytes);
 }
 
-/** What may come in before the log is weighed again, in bytes. Another process may use it up as well: a file has room for that. */
+/**
+ * What may come in before the log is weighed again, in bytes. Another process may use it up as well: a file
+ * has room for that.
+ */
 let room = 0;
 
-/** For what comes in small and often: weighs the log only where so many bytes more might be too many. @throws Refused as `weighLog` */
+/**
+ * For what comes in small and often: weighs the log only where so many bytes more might be too many. @throws
+ * Refused as `weighLog`
+ */
 export async function weighAdded(db: Db, bytes: number): Promise<void> {
   room -= bytes;
   if (room < 0) await weighLog(db);

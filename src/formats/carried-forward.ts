@@ -10,10 +10,11 @@ const each = (list: unknown, change: (record: Json) => Json): unknown =>
   Array.isArray(list) ? list.map((record: unknown) => (isRecord(record) ? change(record) : record)) : list;
 
 /**
- * A file of an earlier version in the words of the present one; what is not understood is left for the reader to name.
+ * A file of an earlier version in the words of the present one; what is not understood is left for the reader
+ * to name.
  *
- * Version 1 had one trouble a mark, in which a thing that had left counted too; "froze" as yes or no; and every thing was
- * new unless it was said otherwise, so that "new" is believed only where a date says so.
+ * Version 1 had one trouble a mark, in which a thing that had left counted too; "froze" as yes or no; and
+ * every thing was new unless it was said otherwise, so that "new" is believed only where a date says so.
  */
 export function carriedForward(file: unknown): unknown {
   if (!isRecord(file) || file.version !== 1) return file;

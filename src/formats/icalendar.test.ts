@@ -40,7 +40,8 @@ const wrapped = (...lines: string[]) =>
 const event = (...lines: string[]) => ["BEGIN:VEVENT", "DTSTAMP:20261101T000000Z", ...lines, "END:VEVENT"];
 
 describe("a calendar read", () => {
-  // Written by hand after RFC 5545: folded lines (3.1), escapes (3.3.11), a zone, a day, a rule without an end (3.3.10).
+  // Written by hand after RFC 5545: folded lines (3.1), escapes (3.3.11), a zone, a day, a rule without an
+  // end (3.3.10).
   test("days, times of day, folded and escaped words, to-dos", () => {
     const read = readCalendar(
       wrapped(

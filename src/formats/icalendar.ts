@@ -49,8 +49,8 @@ export type CalendarRead =
   | { readonly ok: false; readonly why: string };
 
 /**
- * Events and to-dos of an iCalendar file (RFC 5545), one day each: of what repeats, for ever or not, its first day. What is
- * cancelled or has no day is left out, and named in `left`.
+ * Events and to-dos of an iCalendar file (RFC 5545), one day each: of what repeats, for ever or not, its
+ * first day. What is cancelled or has no day is left out, and named in `left`.
  */
 export function readCalendar(text: string): CalendarRead {
   if (text.length > MOST_LETTERS) return { ok: false, why: "That calendar is too large: 4 MB at most." };
@@ -83,7 +83,10 @@ export function readCalendar(text: string): CalendarRead {
   return { ok: true, days, left };
 }
 
-/** A property's first value as it stands, not worked out: the package makes 2 March of 30 February, and fails at what is no day. */
+/**
+ * A property's first value as it stands, not worked out: the package makes 2 March of 30 February, and fails
+ * at what is no day.
+ */
 const rawOf = (entry: ICAL.Component, name: string): string =>
   String(entry.getFirstProperty(name)?.jCal[3] ?? "");
 

@@ -281,7 +281,10 @@ const unitNamed = (header: readonly string[], mapping: Mapping) =>
     .exec(mapping.weight === undefined ? "" : (header[mapping.weight] ?? ""))?.[1]
     ?.toLowerCase() as "kg" | "g" | "oz" | "lb" | undefined;
 
-/** The owner's unit that a list is written in: by its column's name, else by most of its weights; null where none is told. */
+/**
+ * The owner's unit that a list is written in: by its column's name, else by most of its weights; null where
+ * none is told.
+ */
 export function unitOfList(
   header: readonly string[],
   rows: readonly (readonly string[])[],

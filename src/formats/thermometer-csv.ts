@@ -15,12 +15,16 @@ export type ReadThermometer =
 /** Largest log read, in bytes: a reading a minute for five months. */
 export const THERMOMETER_LIMIT = 16 * 1024 * 1024;
 
-/** ISO, or year first; or day first where a day over 12 shows it. Seconds and a zone are left out: the clock is the walker's. */
+/**
+ * ISO, or year first; or day first where a day over 12 shows it. Seconds and a zone are left out: the clock
+ * is the walker's.
+ */
 const ISO = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[T ]+(\d{1,2}):(\d{2})/;
 const OTHER = /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4})[ ,T]+(\d{1,2}):(\d{2})/;
 
 /**
- * Reads a thermometer's log: a table with a time and a temperature in each row, in any columns, with or without a header.
+ * Reads a thermometer's log: a table with a time and a temperature in each row, in any columns, with or
+ * without a header.
  *
  * @param unit of its temperatures, where the file does not say
  */

@@ -8,7 +8,10 @@ const LOCAL = ["localhost", "127.0.0.1", "[::1]"];
 /** Where the app is shared: the names and addresses that it listens on, parted by blanks. */
 const sharedOn = () => (process.env.NETTLE_SHARED_ON ?? "").split(" ").filter(Boolean);
 
-/** All that a browser which is not paired is given beside the page that pairs it: the app's own signs, which know nothing of the log. */
+/**
+ * All that a browser which is not paired is given beside the page that pairs it: the app's own signs, which
+ * know nothing of the log.
+ */
 const FOR_STRANGERS: readonly string[] = [
   "/favicon.ico",
   "/icon.svg",
@@ -36,7 +39,10 @@ export interface Asked {
   readonly headers: IncomingHttpHeaders;
 }
 
-/** Let in, with the largest body that is taken of it in bytes; or answered here, in words that know nothing of the log. */
+/**
+ * Let in, with the largest body that is taken of it in bytes; or answered here, in words that know nothing of
+ * the log.
+ */
 export type Guarded =
   { readonly pass: true; readonly body: number } | { readonly pass: false; readonly answer: Refusal };
 
@@ -59,10 +65,11 @@ export function tooLarge(bytes: number): Refusal {
 }
 
 /**
- * Who comes in, before anything else looks at a request; it lets pass what it knows, never what it leaves out. A page elsewhere
- * must not write here, nor read by giving this machine another name: only the names it listens on are answered, and whatever
- * changes something must come from a page of ours. Shared on the home network, it answers only browsers that are paired, on
- * this machine too: a name that a request gives itself proves nothing.
+ * Who comes in, before anything else looks at a request; it lets pass what it knows, never what it leaves
+ * out. A page elsewhere must not write here, nor read by giving this machine another name: only the names it
+ * listens on are answered, and whatever changes something must come from a page of ours. Shared on the home
+ * network, it answers only browsers that are paired, on this machine too: a name that a request gives itself
+ * proves nothing.
  *
  * @param nonce of the answer's own scripts
  */

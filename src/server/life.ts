@@ -19,10 +19,16 @@ async function endOn(error: unknown): Promise<never> {
 }
 
 const DAY_MS = 24 * 3600 * 1000;
-/** V8 lets a heap grow to about four times what is alive in it before it cleans up; twice costs no time that could be measured, and holds 200 MB less. */
+/**
+ * V8 lets a heap grow to about four times what is alive in it before it cleans up; twice costs no time that
+ * could be measured, and holds 200 MB less.
+ */
 const HEAP_GROWS_PERCENT = 100;
 
-/** Opens the data or ends the process with one sentence; a copy is kept once a day, and when the process is asked to stop and closes it cleanly. */
+/**
+ * Opens the data or ends the process with one sentence; a copy is kept once a day, and when the process is
+ * asked to stop and closes it cleanly.
+ */
 export async function openForServer(): Promise<void> {
   setFlagsFromString(`--heap-growing-percent=${HEAP_GROWS_PERCENT}`);
   let closing = false;

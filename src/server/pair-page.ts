@@ -1,6 +1,6 @@
 /**
- * What a browser sees that is not paired: nothing of the log, not even the app's own frame, which names every thing. With the
- * secret behind the # of its address (which no server is told) it asks to be let in.
+ * What a browser sees that is not paired: nothing of the log, not even the app's own frame, which names every
+ * thing. With the secret behind the # of its address (which no server is told) it asks to be let in.
  */
 export const pairPage = (nonce: string) => `<!doctype html>
 <html lang="en">

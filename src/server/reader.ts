@@ -12,7 +12,10 @@ const READERS: { readonly [Sort in keyof Reads]: (text: string) => Reads[Sort] }
   calendar: readCalendar,
 };
 
-/** Run in a worker of its own (`app/read-apart.ts`), since a file that is made to be slow would keep everybody waiting. */
+/**
+ * Run in a worker of its own (`app/read-apart.ts`), since a file that is made to be slow would keep everybody
+ * waiting.
+ */
 export default <Sort extends keyof Reads>({
   sort,
   text,

@@ -3,14 +3,18 @@ import next from "next";
 import { guard, headersOf, tooLarge, type Refusal } from "./guard";
 
 /**
- * The server: the guard stands before the framework, so that no address of the framework's own is left out, and no body is
- * kept of who is not let in. Bundled by `scripts/setup.mjs`; told by the environment where to listen.
+ * The server: the guard stands before the framework, so that no address of the framework's own is left out,
+ * and no body is kept of who is not let in. Bundled by `scripts/setup.mjs`; told by the environment where to
+ * listen.
  */
 const port = Number(process.env.PORT);
 const hostname = process.env.NETTLE_HOST || "127.0.0.1";
 const dev = process.env.NODE_ENV === "development";
 
-/** What is left of a body that is not wanted is taken off the line for so long, so that its sender hears why; then it is cut off. */
+/**
+ * What is left of a body that is not wanted is taken off the line for so long, so that its sender hears why;
+ * then it is cut off.
+ */
 const LINGER_MS = 2000;
 
 const app = next({ dev, dir: process.cwd(), hostname, port });

@@ -1,6 +1,7 @@
 /**
- * A simulated USB kitchen scale. It stands in for a real one behind the part of Web Serial's SerialPort that the app uses, so
- * that a real port can take its place: lines of text ten times a second, "T" for tare. What it shows is made up.
+ * A simulated USB kitchen scale. It stands in for a real one behind the part of Web Serial's SerialPort that
+ * the app uses, so that a real port can take its place: lines of text ten times a second, "T" for tare. What
+ * it shows is made up.
  */
 export interface ScalePort {
   open(options: { readonly baudRate: number }): Promise<void>;

@@ -11,7 +11,10 @@ const TRY_AGAIN_MS = 4000;
 
 export const useKeptMarks = () => useSyncExternalStore(watchKept, keptMarks, () => NOTHING_KEPT);
 
-/** On every page: marks that wait for the server are sent as soon as it answers, and those it refused for good are shown. */
+/**
+ * On every page: marks that wait for the server are sent as soon as it answers, and those it refused for good
+ * are shown.
+ */
 export function KeptMarks({ items }: { items: readonly { readonly id: string; readonly name: string }[] }) {
   const { waiting, refused } = useKeptMarks();
   const refresh = useRefresh();

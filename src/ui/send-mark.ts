@@ -3,7 +3,10 @@ import type { Mark } from "@/core/model";
 import { Carry, type ItemId, type TripId, type Use } from "@/core/model";
 import { tellOtherTabs } from "./other-tabs";
 
-/** What is said of a thing on a trip: its whole mark, as in a file; its use alone, which leaves what else was said; or that it did not go along. */
+/**
+ * What is said of a thing on a trip: its whole mark, as in a file; its use alone, which leaves what else was
+ * said; or that it did not go along.
+ */
 export type SentMark = { readonly trip: TripId; readonly item: ItemId } & (
   { readonly mark: z.input<typeof Mark> | null } | { readonly use: Use } | { readonly out: true }
 );
@@ -11,7 +14,10 @@ export type SentMark = { readonly trip: TripId; readonly item: ItemId } & (
 /** A mark that the server will never take, and why, in a sentence. */
 export type RefusedMark = Pick<SentMark, "trip" | "item"> & { readonly why: string };
 
-/** What this browser keeps of marks: those that wait for the server, and those it refused for good. They outlive the page. */
+/**
+ * What this browser keeps of marks: those that wait for the server, and those it refused for good. They
+ * outlive the page.
+ */
 export interface KeptMarks {
   readonly waiting: readonly SentMark[];
   readonly refused: readonly RefusedMark[];
@@ -86,9 +92,9 @@ let isSending = false;
 let inHand: readonly { readonly sent: SentMark; readonly again: boolean }[] = [];
 
 /**
- * Sends a mark; the promise settles when the server has it on disk, with what was known before. Marks go out in the order they were made, those made
- * while others are on their way together, so that the last word on an item is the last one said; and they wait in the
- * browser while the server can't be reached.
+ * Sends a mark; the promise settles when the server has it on disk, with what was known before. Marks go out
+ * in the order they were made, those made while others are on their way together, so that the last word on an
+ * item is the last one said; and they wait in the browser while the server can't be reached.
  *
  * @throws Error with a sentence for the owner, if the server refused it or could not be reached
  */
@@ -176,7 +182,10 @@ function settle(batch: readonly Sending[], answer: { before: (Carry | null)[] } 
   });
 }
 
-/** Sends what waits and is not on its way; returns how many marks were saved. What is refused for good is kept apart, to be shown. */
+/**
+ * Sends what waits and is not on its way; returns how many marks were saved. What is refused for good is kept
+ * apart, to be shown.
+ */
 export async function sendWaiting(): Promise<number> {
   const idle = keptMarks().waiting.filter((mark) => !inHand.some(({ sent }) => isSame(sent, mark)));
   const sent = await Promise.allSettled(idle.map((mark) => sendMark(mark, true)));

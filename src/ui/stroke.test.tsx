@@ -22,7 +22,8 @@ test("every mark has a shape of its own: none is told from another by colour alo
 });
 
 test("a row draws each stroke in its own cell, and strokes of a sort share one path", () => {
-  // Cells are 20 wide and a stroke's box 16: the first upright starts 2 + 9.2 from the left, the next a cell further on.
+  // Cells are 20 wide and a stroke's box 16: the first upright starts 2 + 9.2 from the left, the next a cell
+  // further on.
   expect(paths(line("u-u"))).toEqual(["M11.2 2l-2.4 16M51.2 2l-2.4 16"]);
   expect(paths(line("uuuunnnn"))).toHaveLength(2);
   expect(paths(line("---"))).toEqual([]);

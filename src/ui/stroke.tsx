@@ -105,7 +105,10 @@ interface Placed {
   readonly x: number;
 }
 
-/** Strokes side by side, a path for each sort of piece: a sheet of hundreds of rows can't afford a picture for each mark. */
+/**
+ * Strokes side by side, a path for each sort of piece: a sheet of hundreds of rows can't afford a picture for
+ * each mark.
+ */
 function Strokes({ placed }: { placed: readonly Placed[] }) {
   return (
     <>
@@ -135,7 +138,10 @@ function Strokes({ placed }: { placed: readonly Placed[] }) {
   );
 }
 
-/** One pen stroke. `fresh` draws it as it is made. Say it in words beside it: the picture itself is skipped by screen readers. */
+/**
+ * One pen stroke. `fresh` draws it as it is made. Say it in words beside it: the picture itself is skipped by
+ * screen readers.
+ */
 export function Stroke({
   code,
   fresh = false,

@@ -11,8 +11,8 @@ import {
 import type { Answer } from "./answer";
 
 /**
- * A form whose answer comes from an action: what is wrong goes beside its field, what was typed stays, and a question is
- * put before anything unusual is kept.
+ * A form whose answer comes from an action: what is wrong goes beside its field, what was typed stays, and a
+ * question is put before anything unusual is kept.
  */
 export function useAnsweredForm<T extends FieldValues, V>(
   defaultValues: DefaultValues<T>,

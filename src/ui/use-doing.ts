@@ -13,7 +13,10 @@ interface Told<T> {
   readonly undo?: (value: T) => Promise<Answer<unknown>>;
 }
 
-/** Does what was pressed: says what came of it, with its undo, or what stood against it; pages here and in other tabs follow. */
+/**
+ * Does what was pressed: says what came of it, with its undo, or what stood against it; pages here and in
+ * other tabs follow.
+ */
 export function useDoing() {
   const router = useRouter();
   const [busy, start] = useTransition();

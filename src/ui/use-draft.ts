@@ -24,7 +24,8 @@ function kept<T>(key: string): T | null {
 }
 
 /**
- * Keeps what is typed into a form in this browser until it is saved: it outlives a reload, the way back, and the server.
+ * Keeps what is typed into a form in this browser until it is saved: it outlives a reload, the way back, and
+ * the server.
  *
  * @param key where it is kept; null: nowhere
  * @returns whether a draft from before was brought back, and how to start afresh

@@ -9,7 +9,10 @@ const isAnswering = () =>
     () => false,
   );
 
-/** Asks the server for the page anew; where it can't be reached the page stays as it is, rather than turn into an error. */
+/**
+ * Asks the server for the page anew; where it can't be reached the page stays as it is, rather than turn into
+ * an error.
+ */
 export function useRefresh(): () => Promise<void> {
   const router = useRouter();
   return useCallback(async () => {

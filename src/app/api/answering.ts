@@ -11,8 +11,9 @@ export function jsonIn(text: string): unknown {
 }
 
 /**
- * Answers a request with what `work` comes to, as JSON; or, in a sentence, with what is wrong with it (400), what stands against
- * it (409), or that there is no room (507): what was refused for want of room may be sent again.
+ * Answers a request with what `work` comes to, as JSON; or, in a sentence, with what is wrong with it (400),
+ * what stands against it (409), or that there is no room (507): what was refused for want of room may be sent
+ * again.
  */
 export async function answering(work: () => Promise<unknown>): Promise<Response> {
   try {

@@ -18,7 +18,10 @@ export type Addition = Finding & {
   readonly times: number;
   /** On the shelf already, left at home when it was missed: to be taken, not bought. */
   readonly owned: FullItem | null;
-  /** The owner's ruling on it, while that stands: until it is missed again, or the trips have gone by after which to ask. */
+  /**
+   * The owner's ruling on it, while that stands: until it is missed again, or the trips have gone by after
+   * which to ask.
+   */
   readonly ruling: Ruling | null;
 };
 
@@ -41,7 +44,10 @@ interface Told extends Missed {
   readonly outing: Outing;
 }
 
-/** Missed: a leaning when it was once, sure when twice, or once where that was dangerous or ended the trip; and nothing like it bought or taken along since. */
+/**
+ * Missed: a leaning when it was once, sure when twice, or once where that was dangerous or ended the trip;
+ * and nothing like it bought or taken along since.
+ */
 function missed(book: Book): Found[] {
   const told = book.outings.flatMap((outing) => outing.trip.missed.map((one): Told => ({ ...one, outing })));
   return [...groupBy(told, ({ what }) => inPlain(what)).values()].flatMap((its): Found[] => {
@@ -84,7 +90,10 @@ const isTakenSince = (item: FullItem, last: Outing, { carriedOf, next }: Book) =
   carriedOf(item.id).some(({ outing }) => outing.n > last.n) ||
   (next.items?.has(item.id) ?? false);
 
-/** Of the essential systems, those that nothing in use does, once the owner has said that the list is whole, and a night was spent out. */
+/**
+ * Of the essential systems, those that nothing in use does, once the owner has said that the list is whole,
+ * and a night was spent out.
+ */
 function jobsUndone({ settings, items, outings, next }: Book): Found[] {
   const active = items.filter(({ state }) => state === "active");
   if (!settings.wholeList || !outings.some(({ nights }) => nights > 0)) return [];

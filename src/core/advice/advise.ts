@@ -39,7 +39,10 @@ export interface Advice {
   readonly verdicts: readonly [Verdict, ...Verdict[]];
   /** Those that ask for something and stand: not done, not overruled, not put off. */
   readonly asks: readonly Verdict[];
-  /** The verdict that leaves it at home, where it leads and is followed: what was said once is, when its owner agrees. */
+  /**
+   * The verdict that leaves it at home, where it leads and is followed: what was said once is, when its owner
+   * agrees.
+   */
   readonly leaves: Verdict | null;
   /** Grams that following this takes out of the pack for good. */
   readonly saves: number;

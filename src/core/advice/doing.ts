@@ -10,9 +10,9 @@ export type Doing =
   { readonly log: EntryWhat; readonly service: string | null } | { readonly leaves: "worn out" };
 
 /**
- * What is logged when a verdict has been followed: of the remedies of its verb the first after which the engine says it no
- * longer. A thing that is replaced leaves; what is only filled up again or dated stays. Null where nothing that can be logged
- * settles it.
+ * What is logged when a verdict has been followed: of the remedies of its verb the first after which the
+ * engine says it no longer. A thing that is replaced leaves; what is only filled up again or dated stays.
+ * Null where nothing that can be logged settles it.
  */
 export function doingOf(log: Log, { item, book }: Case, finding: Finding): Doing | null {
   const { verb, reason } = finding;

@@ -48,8 +48,8 @@ const AHEAD = [1, 2, 3, 4, 6, 8, 12, 20] as const;
 const MANY = 90;
 
 /**
- * What would change this verdict: each supposition is put to the engine, the nearest first, until one takes the verdict's verb
- * away or another takes the lead from it. Null where nothing within twenty trips does.
+ * What would change this verdict: each supposition is put to the engine, the nearest first, until one takes
+ * the verdict's verb away or another takes the lead from it. Null where nothing within twenty trips does.
  */
 export function nearestFlip(
   { case: { item, survey: surveyed }, verdicts }: Advice,

@@ -17,8 +17,8 @@ export interface Call {
 }
 
 /**
- * Whether the trip ahead is one that a thing is to be brought on, by what the advice says of when; null where nobody foresees
- * that weather.
+ * Whether the trip ahead is one that a thing is to be brought on, by what the advice says of when; null where
+ * nobody foresees that weather.
  */
 export function whenHolds({ triggers, caller }: When, next: Pick<NextOuting, "strength">): boolean | null {
   if (caller) {

@@ -3,9 +3,9 @@ import type { Job, Trigger } from "../model";
 import { JOB_RULES } from "../trade/jobs";
 
 /**
- * Jobs that something must do on a trip, whatever each thing by itself is told: the verdicts are about single things, and are
- * followed together. By what calls for them; nothing: on every trip, or every night out. Common practice, no source, but for the
- * ten essential systems, which are commonly taught.
+ * Jobs that something must do on a trip, whatever each thing by itself is told: the verdicts are about single
+ * things, and are followed together. By what calls for them; nothing: on every trip, or every night out.
+ * Common practice, no source, but for the ten essential systems, which are commonly taught.
  */
 const KIT_JOBS: readonly { readonly job: Job; readonly by?: readonly Trigger[]; readonly nights?: true }[] = [
   { job: "shelter", nights: true },

@@ -115,9 +115,9 @@ function kitFrom(surveyed: Survey, alone: readonly Advice[]): Kit {
 }
 
 /**
- * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where all that does a job
- * of the kit would be left for good, the one that was used last stays, the lightest of those; where its owner agreed to leave
- * them all, that stands.
+ * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where
+ * all that does a job of the kit would be left for good, the one that was used last stays, the lightest of
+ * those; where its owner agreed to leave them all, that stands.
  */
 function keptTogether(alone: readonly Advice[], book: Book): readonly Advice[] {
   const stays = new Map<Advice, { job: Job; others: readonly FullItem[] }>();

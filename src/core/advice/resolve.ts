@@ -86,7 +86,10 @@ const ROUTINE = 500;
 const NOT_PRESSING = 100;
 const BY_WORD = 50;
 
-/** Its place by what it asks: danger first, then the owner's own word, then the order of the verbs; what is routine comes last. */
+/**
+ * Its place by what it asks: danger first, then the owner's own word, then the order of the verbs; what is
+ * routine comes last.
+ */
 export function precedence(finding: Ruled, one: Pick<Case, "item">): number {
   const { verb, urgency, ruling } = finding;
   const putOff = ruling?.decision === "later" ? PUT_OFF : 0;

@@ -38,8 +38,9 @@ const MOST = 3;
 const TRIED = 10;
 
 /**
- * At most three questions, those whose answers would most change the verdicts: each possible answer is put to the engine,
- * weighted by how likely it is, and the change is worth what acting on the wrong verdict would cost.
+ * At most three questions, those whose answers would most change the verdicts: each possible answer is put to
+ * the engine, weighted by how likely it is, and the change is worth what acting on the wrong verdict would
+ * cost.
  */
 export function questionsAfter({ surveyed, things }: Kit): Question[] {
   const outing = surveyed.book.outings.at(-1);

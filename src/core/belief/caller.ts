@@ -14,22 +14,29 @@ export interface Caller {
 /** What calls by staying away: a summer's thing is for trips that are not cold. Common practice, no source. */
 const ABSENT: readonly Trigger[] = ["cold", "freezing", "rain"];
 
-/** Trips on either side from which staying away is heard: one cold trip without the umbrella is chance. Common practice, no source. */
+/**
+ * Trips on either side from which staying away is heard: one cold trip without the umbrella is chance. Common
+ * practice, no source.
+ */
 const ABSENT_TRIPS = 2;
 
-/** A caller that is one: the thing is wanted on nine in ten of its trips, and on one in ten of the others; as a Beta(9, 1). */
+/**
+ * A caller that is one: the thing is wanted on nine in ten of its trips, and on one in ten of the others; as
+ * a Beta(9, 1).
+ */
 const OFTEN = 9;
 /**
- * How many times likelier than "no caller" one must make the trips, for each that is tried: to be told, ten to one, with which coin
- * flips find one on at most one log in twenty; to be reckoned with, no more than likelier, where there is reason to look for one already.
+ * How many times likelier than "no caller" one must make the trips, for each that is tried: to be told, ten
+ * to one, with which coin flips find one on at most one log in twenty; to be reckoned with, no more than
+ * likelier, where there is reason to look for one already.
  */
 export const CALLER_ODDS = { told: 10, reckoned: 2 } as const;
 
 /**
- * What tells the trips on which a thing was wanted from those on which it was not, and would hardly by chance. Each weather that
- * could is weighed against "no caller" by its Bayes factor, and the more of them are tried, the more it takes: the thing's own
- * triggers are tried first, by themselves. What it is made for is never what it is to stay at home for, whatever a few trips
- * say: an umbrella is not for "no rain".
+ * What tells the trips on which a thing was wanted from those on which it was not, and would hardly by
+ * chance. Each weather that could is weighed against "no caller" by its Bayes factor, and the more of them
+ * are tried, the more it takes: the thing's own triggers are tried first, by themselves. What it is made for
+ * is never what it is to stay at home for, whatever a few trips say: an umbrella is not for "no rain".
  */
 export function callerOf(
   item: Pick<FullItem, "triggers">,
@@ -87,7 +94,10 @@ function likeliest(
   return best && best.factor >= odds * sorts.size ? best.caller : null;
 }
 
-/** How many times likelier a caller makes what was seen than one chance for all trips does; uses and misses with it, and without. */
+/**
+ * How many times likelier a caller makes what was seen than one chance for all trips does; uses and misses
+ * with it, and without.
+ */
 function bayesFactor(
   [usedThere, idleThere]: readonly [number, number],
   [usedElse, idleElse]: readonly [number, number],

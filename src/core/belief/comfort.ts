@@ -17,7 +17,10 @@ export interface Comfort {
   readonly nights: number;
   /** What to rely on: the median, and while nights are few the warm end of the interval, never the cold one. */
   readonly relyOn: number;
-  /** Chance, never 0 nor 1, of a cold night at this low; and of one that is cool or colder. Both fall as it gets warmer. */
+  /**
+   * Chance, never 0 nor 1, of a cold night at this low; and of one that is cool or colder. Both fall as it
+   * gets warmer.
+   */
   readonly coldAt: (low: number) => number;
   readonly coolAt: (low: number) => number;
 }
@@ -28,15 +31,19 @@ export interface Worth {
   readonly spread: number;
 }
 
-/** Owners sleep this much above the label, °C, and differ by so much; their beds differ from that again. Common practice, no source. */
+/**
+ * Owners sleep this much above the label, °C, and differ by so much; their beds differ from that again.
+ * Common practice, no source.
+ */
 const ABOVE_LABEL: Worth = { mean: 3, spread: 3 };
 const BEDS_DIFFER = Math.sqrt(4 ** 2 - ABOVE_LABEL.spread ** 2);
 /** Where nothing is on the label: a usual three-season bed, and much doubt. */
 const UNLABELLED = { mean: 4, spread: 9 };
 /**
- * Comfort stands so much above the other results of the test, °C. ISO 23537-1 defines all three (comfort: a standard woman
- * lying relaxed is not cold; limit: a standard man curled up is in balance; extreme: a standard woman gets through six hours
- * without harm, at a risk of hypothermia); the differences are common practice, no source. A maker's own number is taken as it is.
+ * Comfort stands so much above the other results of the test, °C. ISO 23537-1 defines all three (comfort: a
+ * standard woman lying relaxed is not cold; limit: a standard man curled up is in balance; extreme: a
+ * standard woman gets through six hours without harm, at a risk of hypothermia); the differences are common
+ * practice, no source. A maker's own number is taken as it is.
  */
 const BELOW_COMFORT = { comfort: 0, plain: 0, limit: 5, extreme: 20 } as const;
 /** A maker's own number was made by no test that is known. */
@@ -46,11 +53,15 @@ const NIGHT_SPREAD = 1.5;
 /** Fewer nights than this, and the warm end of the interval is what may be relied on. */
 const FEW_NIGHTS = 4;
 
-/** A night is cold from so far below the comfort temperature on, °C; between the two it is cool. Common practice, no source. */
+/**
+ * A night is cold from so far below the comfort temperature on, °C; between the two it is cool. Common
+ * practice, no source.
+ */
 const COLD_FROM = -2;
 /**
- * How far a low lies above the comfort temperature, °C, where each feeling is told. A bed can be opened: right, warm or hot, a
- * night says only that it was not too cold at that, and nothing of how much colder it might have been.
+ * How far a low lies above the comfort temperature, °C, where each feeling is told. A bed can be opened:
+ * right, warm or hot, a night says only that it was not too cold at that, and nothing of how much colder it
+ * might have been.
  */
 const BAND: Readonly<Record<Felt, { readonly from: number; readonly to: number }>> = {
   cold: { from: -Infinity, to: COLD_FROM },
@@ -111,7 +122,10 @@ export function aboveLabels(
   };
 }
 
-/** One night in so many is told of anyhow: ill, hungry, wet, or the thermometer lay elsewhere. Common practice, no source. */
+/**
+ * One night in so many is told of anyhow: ill, hungry, wet, or the thermometer lay elsewhere. Common
+ * practice, no source.
+ */
 const ODD_NIGHTS = 0.05;
 
 /** How likely such a night is, where the bed is comfortable down to `comfort`. */
@@ -141,7 +155,10 @@ function quantileOf(grid: readonly number[], chances: readonly number[], p: numb
   return grid[n]! + step * (0.5 - (sum - p) / chances[n]!);
 }
 
-/** How likely each step of the grid is as a bed's comfort, given its label and nights: the logarithm, but for a constant. */
+/**
+ * How likely each step of the grid is as a bed's comfort, given its label and nights: the logarithm, but for
+ * a constant.
+ */
 const comfortLogs = (nights: readonly TriedNight[], { mean, spread }: Worth): number[] =>
   GRID.map(
     (comfort) =>
@@ -150,8 +167,8 @@ const comfortLogs = (nights: readonly TriedNight[], { mean, spread }: Worth): nu
   );
 
 /**
- * The comfort temperature of a bed, from its label and the nights in it: Bayes on a grid of half degrees, each feeling being a
- * band of how far the low lay above it.
+ * The comfort temperature of a bed, from its label and the nights in it: Bayes on a grid of half degrees,
+ * each feeling being a band of how far the low lay above it.
  *
  * @param shift °C that the bed is warmer by than what its label was made for: what else is slept in
  * @param above how far above labels this owner sleeps, °C
@@ -188,8 +205,9 @@ export function comfortOf(
 const WORTHS = Array.from({ length: 25 }, (_, n) => n * 0.5);
 
 /**
- * What a liner, a jacket, a second pad was worth in a bed, °C, from nights in the same bed with it and without: Bayes on the grid
- * of the bed's comfort and the thing's worth. Nights all with it, or all without, leave it much as it was believed.
+ * What a liner, a jacket, a second pad was worth in a bed, °C, from nights in the same bed with it and
+ * without: Bayes on the grid of the bed's comfort and the thing's worth. Nights all with it, or all without,
+ * leave it much as it was believed.
  */
 export function worthOf(
   nights: readonly (TriedNight & { readonly withIt: boolean })[],

@@ -10,7 +10,8 @@ const lives = (ended: readonly number[], going: readonly number[]): Life[] => [
   ...going.map((wear) => ({ wear, wornOut: 0 })),
 ];
 
-// Source: NIST/SEMATECH e-Handbook of Statistical Methods, chapter 8 (reliability); confirmed there with R's survival package 3.5.
+// Source: NIST/SEMATECH e-Handbook of Statistical Methods, chapter 8 (reliability); confirmed there with R's
+// survival package 3.5.
 test("Weibull with ten failures and ten unfailed at 500", () => {
   const fit = fitWeibull(
     lives(

@@ -7,8 +7,9 @@ export interface SurvivalStep {
 }
 
 /**
- * The product-limit estimate of Kaplan and Meier (J. Amer. Statist. Assoc. 53:457, 1958): survival as the lives show it, with
- * no model of their shape. A life censored at the wear at which another ends counts as still going there.
+ * The product-limit estimate of Kaplan and Meier (J. Amer. Statist. Assoc. 53:457, 1958): survival as the
+ * lives show it, with no model of their shape. A life censored at the wear at which another ends counts as
+ * still going there.
  */
 export function kaplanMeier(lives: readonly Life[]): SurvivalStep[] {
   const ends = [...new Set(lives.filter(isOver).map((life) => life.wear))].sort((a, b) => a - b);

@@ -19,9 +19,10 @@ export const lastingAlone = (blend: LifeBlend, worn: number): Lasting => ({
 const STEPS = 100;
 
 /**
- * The life model joined with the trends of readings, by their uncertainties: each stretch of further wear keeps the chance
- * that the life model gives its end there, times how well such an end agrees with the readings (Bayes, on a grid). Two
- * readings of one decay (tread and grade) are not two witnesses: together they weigh as one, by their geometric mean.
+ * The life model joined with the trends of readings, by their uncertainties: each stretch of further wear
+ * keeps the chance that the life model gives its end there, times how well such an end agrees with the
+ * readings (Bayes, on a grid). Two readings of one decay (tread and grade) are not two witnesses: together
+ * they weigh as one, by their geometric mean.
  */
 export function lastingByReadings(byLife: Lasting, worn: number, trends: readonly ReadingTrend[]): Lasting {
   if (trends.length === 0) return byLife;

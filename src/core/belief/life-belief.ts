@@ -21,10 +21,11 @@ interface WeightedBelief extends LifeBelief {
 export type LifeBlend = readonly [WeightedBelief, ...WeightedBelief[]];
 
 /**
- * How far an owner's lives may stray from the rule of thumb, in logarithms: most owners are near it, a few far off, which is
- * Student's t with two degrees of freedom and this scale. Long tails learn quickly from lives that are half or twice the rule,
- * and yet one tired pair that is still going does not argue the rule away, as a broad normal spread would let it.
- * Common practice, no source; the simulated walkers of `measure/walkers` try it.
+ * How far an owner's lives may stray from the rule of thumb, in logarithms: most owners are near it, a few
+ * far off, which is Student's t with two degrees of freedom and this scale. Long tails learn quickly from
+ * lives that are half or twice the rule, and yet one tired pair that is still going does not argue the rule
+ * away, as a broad normal spread would let it. Common practice, no source; the simulated walkers of
+ * `measure/walkers` try it.
  */
 const OWNER_SCALE = 0.2;
 const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({
@@ -35,10 +36,11 @@ const OWNERS = [-1, -0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75, 1].map((log) => ({
 /**
  * What an owner's own lives make of the rule of thumb.
  *
- * Weibull with known shape k. For an owner whose lives are `factor` times the rule's, a Gamma(a, b) prior on λ = θ^−k, where
- * θ = factor·median / (ln 2)^(1/k) and b = a·θ^k; a life worn out at T adds (1, T^k), a censored one (0, T^k). A single such
- * prior learns too slowly from an owner whose things last half or twice as long, so it is averaged over a spread of
- * owners: each stays conjugate, and its weight is what it made of the lives, b^a / (b + ΣT^k)^(a + deaths).
+ * Weibull with known shape k. For an owner whose lives are `factor` times the rule's, a Gamma(a, b) prior on
+ * λ = θ^−k, where θ = factor·median / (ln 2)^(1/k) and b = a·θ^k; a life worn out at T adds (1, T^k), a
+ * censored one (0, T^k). A single such prior learns too slowly from an owner whose things last half or twice
+ * as long, so it is averaged over a spread of owners: each stays conjugate, and its weight is what it made of
+ * the lives, b^a / (b + ΣT^k)^(a + deaths).
  */
 export function believe({ median, k, a }: LifeRule, lives: readonly Life[]): LifeBlend {
   const deaths = wornOutOf(lives);
@@ -61,7 +63,10 @@ export function believe({ median, k, a }: LifeRule, lives: readonly Life[]): Lif
 /** Shares of a typical life that may be gone in a thing of unknown past. */
 const PASTS = [0.05, 0.25, 0.5, 0.75, 1.1] as const;
 
-/** The belief about one thing of unknown past, worn to `worn` since: anything up to a whole life may be gone, if it lasted that. */
+/**
+ * The belief about one thing of unknown past, worn to `worn` since: anything up to a whole life may be gone,
+ * if it lasted that.
+ */
 export function believeOfUnknownPast(blend: LifeBlend, median: number, worn: number): LifeBlend {
   return weighed(
     blend.flatMap((part) =>
@@ -111,8 +116,9 @@ export function blendLeft(blend: LifeBlend, worn: number, q: number): number {
 }
 
 /**
- * {@link blendLasts} and {@link blendLeft} of a kind, for its items whose past is known. What a chance asks for is a growth of
- * wear^k, the same for all of them: it is found once for the kind, and each item's answer is then in closed form.
+ * {@link blendLasts} and {@link blendLeft} of a kind, for its items whose past is known. What a chance asks
+ * for is a growth of wear^k, the same for all of them: it is found once for the kind, and each item's answer
+ * is then in closed form.
  */
 export function kindLasting(
   blend: LifeBlend,
@@ -142,7 +148,10 @@ export function kindLasting(
   };
 }
 
-/** Where a falling function of something above 0 is 0, between `from` (where it is 0 or more) and `to`: false position by the Illinois rule, in logarithms. */
+/**
+ * Where a falling function of something above 0 is 0, between `from` (where it is 0 or more) and `to`: false
+ * position by the Illinois rule, in logarithms.
+ */
 function falsePosition(fall: (x: number) => number, from: number, to: number): number {
   let [low, high] = [Math.log(from), Math.log(to)];
   let [atLow, atHigh] = [fall(from), fall(to)];

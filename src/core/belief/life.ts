@@ -18,7 +18,10 @@ import { lastingAlone, lastingByReadings, type Lasting } from "./lasting";
 import { readingTrend, type ReadingTrend } from "./reading-trend";
 import type { Point } from "./theil-sen";
 
-/** What is left in an item, in its wear unit: a median and an 80 % interval, and the chance to last any further wear. */
+/**
+ * What is left in an item, in its wear unit: a median and an 80 % interval, and the chance to last any
+ * further wear.
+ */
 export interface Left {
   readonly worn: number;
   readonly low: number;
@@ -34,7 +37,10 @@ export interface Left {
   readonly lastsByLife: (further: number) => number;
   /** Trends that are joined with the life model. */
   readonly trends: readonly ReadingTrend[];
-  /** Lives of this kind in the owner's log that the belief rests on, and the chance that one of the kind, new, lasts so long. */
+  /**
+   * Lives of this kind in the owner's log that the belief rests on, and the chance that one of the kind, new,
+   * lasts so long.
+   */
   readonly lives: readonly Life[];
   readonly kindLasts: (wear: number) => number;
 }
@@ -78,7 +84,10 @@ function lifeSoFar(item: FullItem, { wear, steps }: Totals, book: Book): Life {
 /** Of a failure whose cause nobody told, the share that is wear. Common practice, no source. */
 const UNTOLD_IS_WEAR = 0.6;
 
-/** Worn out, as opposed to lost, broken by mishap, of a bad make, or put away: only this teaches the life of its kind. */
+/**
+ * Worn out, as opposed to lost, broken by mishap, of a bad make, or put away: only this teaches the life of
+ * its kind.
+ */
 function chanceWornOut(item: FullItem, gone: Departure | null, book: Book): number {
   const last = marked(book.carriedOf(item.id)).at(-1);
   const mark = gone?.mark ?? last?.mark;
@@ -95,8 +104,9 @@ function chanceWornOut(item: FullItem, gone: Departure | null, book: Book): numb
 }
 
 /**
- * Chance beyond either end of an 80 % interval. A tenth would be right if the log were: marks are missing or wrong, ground and
- * use are rough counts. With this, four in five of the simulated walkers' lives lie inside (`measure/walkers`).
+ * Chance beyond either end of an 80 % interval. A tenth would be right if the log were: marks are missing or
+ * wrong, ground and use are rough counts. With this, four in five of the simulated walkers' lives lie inside
+ * (`measure/walkers`).
  */
 const TAIL = 0.09;
 
@@ -152,8 +162,9 @@ export interface Readings {
 }
 
 /**
- * An item's readings since it was last mended or serviced, as that lifts them. Those of its trips, and those taken between.
- * Only what its kind has a limit for; the owner's grade of its condition counts for whatever wears.
+ * An item's readings since it was last mended or serviced, as that lifts them. Those of its trips, and those
+ * taken between. Only what its kind has a limit for; the owner's grade of its condition counts for whatever
+ * wears.
  */
 export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings[] {
   const told = ({ carried, entry }: Totals["steps"][number]) => carried?.mark ?? entry;

@@ -19,15 +19,16 @@ export interface Rate {
 }
 
 /**
- * What is believed of the logarithm of a rate before a trip was counted: the rule of thumb is worth half a trip, and an owner's
- * trips differ by some 40 %. Common practice, no source.
+ * What is believed of the logarithm of a rate before a trip was counted: the rule of thumb is worth half a
+ * trip, and an owner's trips differ by some 40 %. Common practice, no source.
  */
 const PRIOR = { worth: 0.5, shape: 2, spread: 0.3 } as const;
 
 /**
- * An owner's rate, from what each trip used and the rule of thumb that it is shrunk to while trips are few: the logarithms of
- * the rates are normal, with a normal-gamma prior, so that the next trip's is Student's t (Bernardo and Smith, Bayesian Theory,
- * 1994, appendix A; from memory). A trip that used none says nothing: it was not wanted there.
+ * An owner's rate, from what each trip used and the rule of thumb that it is shrunk to while trips are few:
+ * the logarithms of the rates are normal, with a normal-gamma prior, so that the next trip's is Student's t
+ * (Bernardo and Smith, Bayesian Theory, 1994, appendix A; from memory). A trip that used none says nothing:
+ * it was not wanted there.
  *
  * @param typical the rule of thumb, in the same unit, > 0
  * @throws RangeError where `typical` is not above 0

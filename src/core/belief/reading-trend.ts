@@ -18,8 +18,9 @@ export interface ReadingTrend {
 const READINGS_FOR_A_TREND = 3;
 
 /**
- * The robust line (Theil–Sen) through an item's readings. Its level's error comes from the median absolute residual, its
- * slope's from Sen's interval, neither taken as smaller than what the measure itself repeats to allows. Null for fewer than three readings, or all at one wear.
+ * The robust line (Theil–Sen) through an item's readings. Its level's error comes from the median absolute
+ * residual, its slope's from Sen's interval, neither taken as smaller than what the measure itself repeats to
+ * allows. Null for fewer than three readings, or all at one wear.
  *
  * @param asNew the value of a new one, at no wear, where both are known: it holds the line's near end
  */
@@ -48,7 +49,10 @@ export function readingTrend(
   };
 }
 
-/** How well a life that ends at some wear agrees with the trend, as a likelihood: how near the line comes to the limit there, for its error there. */
+/**
+ * How well a life that ends at some wear agrees with the trend, as a likelihood: how near the line comes to
+ * the limit there, for its error there.
+ */
 export function agreement({ rule, at, errorAt }: ReadingTrend, wear: number): number {
   const error = errorAt(wear);
   return Math.exp(-0.5 * ((at(wear) - rule.limit) / error) ** 2) / error;

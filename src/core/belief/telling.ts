@@ -70,7 +70,10 @@ function tellingsOn(one: Marked, item: FullItem): Telling[] {
 const PLAIN_WHYS = ["no call for it", "forgot it", "cover", "trip cut short"] as const;
 const has = (ids: readonly ItemId[], id: ItemId) => ids.length > 0 && ids.includes(id);
 
-/** Left over in this share or more, of what is used up or opened, there was too much of it. Common practice, no source. */
+/**
+ * Left over in this share or more, of what is used up or opened, there was too much of it. Common practice,
+ * no source.
+ */
 const TOO_MUCH_LEFT = 0.6;
 
 /** Said to be too much; or fewer of its pieces would have been enough; or most of a kit stayed shut. */
@@ -80,8 +83,8 @@ const isSurplus = ({ mark, outing }: Marked, { pieces, rules }: FullItem) =>
   (mark.left !== null && mark.left >= TOO_MUCH_LEFT && rules.contents && !rules.cover && !outing.trip.cut);
 
 /**
- * Something said against a thing that was used, and no fault that a service or a repair brings back. What the weather made of
- * it is no complaint of the thing; nor is wear, nor an empty battery.
+ * Something said against a thing that was used, and no fault that a service or a repair brings back. What the
+ * weather made of it is no complaint of the thing; nor is wear, nor an empty battery.
  */
 function complaintOf(one: Marked, item: FullItem): "complaint" | "weather" | null {
   const { mark } = one;

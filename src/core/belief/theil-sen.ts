@@ -13,13 +13,15 @@ export interface RobustLine {
 }
 
 /**
- * The line through points by Theil and Sen: its slope is the median of the slopes of all pairs, its intercept the median of
- * y − slope·x. Up to a quarter of the points may be quite wrong without moving it far. Null where no two points differ in x.
+ * The line through points by Theil and Sen: its slope is the median of the slopes of all pairs, its intercept
+ * the median of y − slope·x. Up to a quarter of the points may be quite wrong without moving it far. Null
+ * where no two points differ in x.
  *
- * The slope's error is its own: half the width that Kendall's S, one standard deviation either way, leaves among the sorted
- * slopes. P. K. Sen, J. Am. Stat. Assoc. 63:1379, 1968.
+ * The slope's error is its own: half the width that Kendall's S, one standard deviation either way, leaves
+ * among the sorted slopes. P. K. Sen, J. Am. Stat. Assoc. 63:1379, 1968.
  *
- * @example theilSen([{ x: 0, y: 1 }, { x: 1, y: 3 }, { x: 2, y: 5 }]) // { slope: 2, intercept: 1, slopeError: 0 }
+ * @example theilSen([{ x: 0, y: 1 }, { x: 1, y: 3 }, { x: 2, y: 5 }]) // { slope: 2, intercept: 1,
+ * slopeError: 0 }
  */
 export function theilSen(points: readonly Point[]): RobustLine | null {
   const slopes = points.flatMap((from, n) =>

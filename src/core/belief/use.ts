@@ -31,8 +31,8 @@ export interface UseEvidence {
 const MOST_CHANCES = 5;
 
 /**
- * Chances that so many days out gave, 1 to 5: one, and one more for each full week, drawn as the straight line through the
- * middles of those steps, so that a day more is never worth a chance more.
+ * Chances that so many days out gave, 1 to 5: one, and one more for each full week, drawn as the straight
+ * line through the middles of those steps, so that a day more is never worth a chance more.
  */
 export const chancesIn = (days: number) => Math.min(MOST_CHANCES, 1 + Math.max(0, days - 3.5) / 7);
 
@@ -42,14 +42,18 @@ export function chancesOn(outing: Outing, part = 1): number {
   return outing.trip.cut ? chances / 2 : chances;
 }
 
-/** The weeks of one trip are alike: this much of what one of them says, the others say again. Common practice, no source. */
+/**
+ * The weeks of one trip are alike: this much of what one of them says, the others say again. Common practice,
+ * no source.
+ */
 const LIKENESS = 0.15;
 /** What the chances of one trip are worth, were each a trip of its own: the design effect of a cluster sample. */
 const worthOf = (chances: number) => (chances <= 1 ? chances : chances / (1 + (chances - 1) * LIKENESS));
 
 /**
- * The last trips count in full, and older ones half for each so many more, whatever the later ones say: a thing used ten times
- * and then unused on twenty trips is let go of, and one used on every fifth trip is believed to be. Common practice, no source.
+ * The last trips count in full, and older ones half for each so many more, whatever the later ones say: a
+ * thing used ten times and then unused on twenty trips is let go of, and one used on every fifth trip is
+ * believed to be. Common practice, no source.
  */
 const FRESH_TRIPS = 6;
 const HALVED_BY = 12;
@@ -113,7 +117,10 @@ export function evidenceOfUse(
   };
 }
 
-/** What a kind is believed to be before anything is known: what is worn or needed is used, of a comfort nobody can say. */
+/**
+ * What a kind is believed to be before anything is known: what is worn or needed is used, of a comfort nobody
+ * can say.
+ */
 const priorUses = ({ load, consequence, cover }: FullItem) =>
   !cover && (load === "worn" || RANK[consequence] >= RANK["trip-ending"]) ? 1 : 0;
 

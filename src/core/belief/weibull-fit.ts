@@ -9,8 +9,9 @@ export interface Weibull {
 export const weibullMedian = ({ shape, scale }: Weibull) => scale * Math.LN2 ** (1 / shape);
 
 /**
- * Shape and scale by maximum likelihood, from lives worn out and lives still going (right-censored). Solves
- * Σ t^k ln t / Σ t^k − 1/k = mean of ln t over the worn out, by bisection (the left side rises with k); then scale^k = Σ t^k / deaths.
+ * Shape and scale by maximum likelihood, from lives worn out and lives still going (right-censored). Solves Σ
+ * t^k ln t / Σ t^k − 1/k = mean of ln t over the worn out, by bisection (the left side rises with k); then
+ * scale^k = Σ t^k / deaths.
  *
  * Null for fewer than two worn-out lives of different length: nothing then tells the shape.
  */

@@ -84,7 +84,10 @@ const STANDS_FOR: readonly ((a: FullItem, b: FullItem) => boolean)[] = [
   (a, b) => a.jobs[0] !== undefined && a.jobs[0] === b.jobs[0],
 ];
 
-/** Pairs of what came out and what went in for it, each thing in one at most; the nearest in weight where several would do. */
+/**
+ * Pairs of what came out and what went in for it, each thing in one at most; the nearest in weight where
+ * several would do.
+ */
 function swapsBetween(out: readonly Listed[], into: readonly Listed[]): Changed[] {
   const [left, free] = [new Set(out), new Set(into)];
   const swaps: Changed[] = [];

@@ -65,7 +65,10 @@ const isMendedAndUsed = ({ case: { history, marked } }: Advice) => {
   );
 };
 
-/** What each slot, or thing without one, has cost for its nights and its way; the dearest first. Those without a price are left out. */
+/**
+ * What each slot, or thing without one, has cost for its nights and its way; the dearest first. Those without
+ * a price are left out.
+ */
 export function keptOf(advised: readonly Advice[], own: string): Kept[] {
   const priced = advised.filter((one) => isPaidFor(one) && one.case.item.price !== null);
   return [

@@ -173,7 +173,10 @@ function wearCostsOf(items: readonly FullItem[], beliefs: Beliefs): Map<string, 
   return costs;
 }
 
-/** The survey of a book in which one item's history differs: its own, what its kind's lives say, and who went along with it. */
+/**
+ * The survey of a book in which one item's history differs: its own, what its kind's lives say, and who went
+ * along with it.
+ */
 export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   const item = book.item(changed);
   if (!item) return { ...before, book };
@@ -198,8 +201,8 @@ export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
 }
 
 /**
- * Whose verdicts may turn on an item: its own, those of its kind (they share a life, and follow each other), of what fills
- * its slot, of the things that do its jobs, and of what it can't do without.
+ * Whose verdicts may turn on an item: its own, those of its kind (they share a life, and follow each other),
+ * of what fills its slot, of the things that do its jobs, and of what it can't do without.
  */
 export function touchedBy({ book, byKind, byJob, bySlot }: Survey, id: ItemId): readonly FullItem[] {
   const item = book.item(id);
@@ -285,7 +288,10 @@ export function othersDoing({ item, survey: { doing } }: Case, job: Job, outing:
 export const isHere = ({ departures }: Survey, { id }: Pick<FullItem, "id">): boolean =>
   departures.get(id) === null;
 
-/** Another that was used on an outing in the place of this one: of its own kind, or where one thing at a time does the job; the lightest. */
+/**
+ * Another that was used on an outing in the place of this one: of its own kind, or where one thing at a time
+ * does the job; the lightest.
+ */
 export function usedInstead(one: Case, outing: Outing): FullItem | null {
   const [job] = one.item.jobs;
   if (!job) return null;

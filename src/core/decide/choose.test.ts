@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { lead, one, verbs } from "../../../tests/judged";
 
-// Common practice, no source: miles alone condemn little; a grade that is asked for and not given is not waited for without end
-// where a failure would end the trip; a grade given settles it for a while.
+// Common practice, no source: miles alone condemn little; a grade that is asked for and not given is not
+// waited for without end where a failure would end the trip; a grade given settles it for a while.
 
 /** A thing that came to the log with its miles behind it, then went on `n` trips of 50 km. */
 const seasoned = (kind: string, km: number, n: number, mark: (at: number) => object = () => ({})) =>

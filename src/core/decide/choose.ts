@@ -2,14 +2,20 @@ import { CONDITION } from "../trade/kind";
 import { isCritical, type Case } from "./case";
 import { lifeOptions } from "./options";
 
-/** What is best done with a thing that wears; of replacing, by how much: what going on costs over what a new one does. */
+/**
+ * What is best done with a thing that wears; of replacing, by how much: what going on costs over what a new
+ * one does.
+ */
 export type LifeChoice =
   { readonly best: "go on" | "look" } | { readonly best: "replace"; readonly margin: number };
 
 /** Graded at this or better, it is quiet until so much more of the wear it had then. Common practice, no source. */
 const SOUND_GRADE = 3;
 const QUIET_WEAR = 0.25;
-/** Looked over after this share of the life still to be expected; younger things are not worth a look. Common practice, no source. */
+/**
+ * Looked over after this share of the life still to be expected; younger things are not worth a look. Common
+ * practice, no source.
+ */
 const SEASONED = 0.5;
 /** A life nearly used up: so much of what such a thing can expect in all. Common practice, no source. */
 const NEARLY_USED_UP = 0.85;
@@ -17,9 +23,10 @@ const NEARLY_USED_UP = 0.85;
 const OWN_LIVES = 2;
 
 /**
- * The best of going on, looking first and replacing now, by expected cost; but miles alone condemn little. A replacement on wear
- * alone needs a thing that wears out and is trip-ending or dangerous, or readings, or the owner's own earlier lives; where only
- * the rule of thumb worries, it is looked over, and a sound grade settles it for a while.
+ * The best of going on, looking first and replacing now, by expected cost; but miles alone condemn little. A
+ * replacement on wear alone needs a thing that wears out and is trip-ending or dangerous, or readings, or the
+ * owner's own earlier lives; where only the rule of thumb worries, it is looked over, and a sound grade
+ * settles it for a while.
  */
 export function chooseByLife(one: Case): LifeChoice | null {
   const { left, wearCost, totals, kind, item, book } = one;
@@ -39,10 +46,16 @@ export function chooseByLife(one: Case): LifeChoice | null {
   return { best: isLookWorth ? "look" : "go on" };
 }
 
-/** Uses without an answer after which a look that was asked for is not waited for any longer. Common practice, no source. */
+/**
+ * Uses without an answer after which a look that was asked for is not waited for any longer. Common practice,
+ * no source.
+ */
 const UNANSWERED = 2;
 
-/** Used on and on since half the life to be expected was behind it, and nobody has graded or measured it in that time. */
+/**
+ * Used on and on since half the life to be expected was behind it, and nobody has graded or measured it in
+ * that time.
+ */
 function isNeglected({ left, totals }: Case): boolean {
   let wear = left!.worn;
   let uses = 0;

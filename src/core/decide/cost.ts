@@ -25,8 +25,9 @@ export interface WearCost {
 const STEPS = 48;
 
 /**
- * The least cost for each unit of wear over a long run of things of one kind, each replaced at the age T or when it fails:
- * min over T of (price + F(T)·failing) ÷ ∫₀ᵀ S(t) dt (age replacement: Barlow and Hunter, Operations Research 8:90, 1960).
+ * The least cost for each unit of wear over a long run of things of one kind, each replaced at the age T or
+ * when it fails: min over T of (price + F(T)·failing) ÷ ∫₀ᵀ S(t) dt (age replacement: Barlow and Hunter,
+ * Operations Research 8:90, 1960).
  */
 export function costOfWear(
   fresh: Lasting,

@@ -13,8 +13,8 @@ const memoryless = (mean: number) => ({
 });
 
 describe("what a unit of wear costs", () => {
-  // Source: age replacement, Barlow and Hunter, Operations Research 8:90 (1960): with a constant hazard, replacing before failure
-  // never pays, and the least cost is (price + failing) ÷ mean life.
+  // Source: age replacement, Barlow and Hunter, Operations Research 8:90 (1960): with a constant hazard,
+  // replacing before failure never pays, and the least cost is (price + failing) ÷ mean life.
   test("without memory, the best is to go on until it fails", () => {
     const { perWear, failing } = costOfWear(memoryless(100), { worthNew: 60, consequence: "discomfort" });
     expect(failing).toBe(FAILING_COST.discomfort);
@@ -55,7 +55,8 @@ describe("going on, looking first, replacing now", () => {
     expect(replaceNow).toBeCloseTo(4.758, 2);
   });
 
-  // Source: worked by hand. What it would still give is at most its mean life, 100; a walk of 900 asks for no more than that.
+  // Source: worked by hand. What it would still give is at most its mean life, 100; a walk of 900 asks for no
+  // more than that.
   test("a walk far longer than what is left: only what was left is thrown away, and it is replaced", () => {
     const { goOn, replaceNow } = lifeOptions(left(memoryless(100), 200, 900), cost);
     expect(goOn).toBeCloseTo(150, 0);

@@ -12,7 +12,10 @@ export const isTooLight = ({ item, school }: Pick<Case, "item" | "school">) =>
 export const essentialJobs = ({ item }: Pick<Case, "item">): Job[] =>
   item.jobs.filter((job) => ESSENTIAL_JOBS.has(job));
 
-/** Is want of use alone never a reason to leave it: cover, what is dangerous to lack, what an essential job rests on? */
+/**
+ * Is want of use alone never a reason to leave it: cover, what is dangerous to lack, what an essential job
+ * rests on?
+ */
 export const isSpared = ({ item, kind }: Pick<Case, "item" | "kind">) =>
   item.cover ||
   kind.cover ||
@@ -28,9 +31,9 @@ export const leaningOn = ({ item, survey }: Case): readonly FullItem[] =>
 const MUCH_LIGHTER = 0.5;
 
 /**
- * May it stay at home, every essential job of it still done by what went along? Never the last of a critical job; of a job
- * that a backup doubles, only what is beyond the school's backups (light and water), or a doubled layer; and not the light one
- * of two that a far heavier one stood in for.
+ * May it stay at home, every essential job of it still done by what went along? Never the last of a critical
+ * job; of a job that a backup doubles, only what is beyond the school's backups (light and water), or a
+ * doubled layer; and not the light one of two that a far heavier one stood in for.
  */
 export function mayStayHome(one: Case): boolean {
   const jobs = essentialJobs(one);
@@ -57,7 +60,10 @@ function isDoneWithout(one: Case, job: Job, others: readonly FullItem[]): boolea
 const isFailing = (other: FullItem, survey: Survey) =>
   !isHere(survey, other) || (survey.marks.get(other.id)!.at(-1)?.mark.troubles.includes("failed") ?? false);
 
-/** One more than the school's backups of a critical job, and the one to leave: the least used of them, then the heaviest. */
+/**
+ * One more than the school's backups of a critical job, and the one to leave: the least used of them, then
+ * the heaviest.
+ */
 export function isSurplus(one: Case, job: Job): boolean {
   const outing = lastOuting(one);
   if (!outing || !DOUBLED_JOBS.has(job)) return false;

@@ -2,7 +2,10 @@ import type { Left } from "../belief/life";
 import { CONDITION } from "../trade/kind";
 import { LOOK_TROUBLE, type WearCost } from "./cost";
 
-/** What can be done with a thing that wears before the next trip, and what each is expected to cost until that trip's end, in euros. */
+/**
+ * What can be done with a thing that wears before the next trip, and what each is expected to cost until that
+ * trip's end, in euros.
+ */
 export interface LifeOptions {
   readonly goOn: number;
   readonly replaceNow: number;
@@ -15,9 +18,10 @@ const PARTS = 12;
 const GRADES = [0, 1, 2, 3, 4, 5] as const;
 
 /**
- * Going on risks a failure on the trip; replacing now throws away the wear that the old one would still have given on it, at what
- * a unit of wear costs over the long run. Looking first, one stage ahead, weighs each grade the owner might give by how
- * likely it is: a grade falls from 5 to 1 over a life, give or take the error of a look.
+ * Going on risks a failure on the trip; replacing now throws away the wear that the old one would still have
+ * given on it, at what a unit of wear costs over the long run. Looking first, one stage ahead, weighs each
+ * grade the owner might give by how likely it is: a grade falls from 5 to 1 over a life, give or take the
+ * error of a look.
  */
 export function lifeOptions(left: Left, { perWear, failing }: WearCost): LifeOptions {
   const { nextTrip, givesOut, worn } = left;

@@ -1,13 +1,19 @@
 import type { Consequence } from "../model";
 
-/** Grams an owner would carry to avoid going without; what is dangerous to lack is never judged by weight. Common practice, no source. */
+/**
+ * Grams an owner would carry to avoid going without; what is dangerous to lack is never judged by weight.
+ * Common practice, no source.
+ */
 const CONSEQUENCE_GRAMS: Readonly<Record<Exclude<Consequence, "danger">, number>> = {
   nuisance: 100,
   discomfort: 400,
   "trip-ending": 3000,
 };
 
-/** What a thing is expected to be worth on a trip, in grams its owner would carry for it; where weight does not decide, as if its lack ended the trip. */
+/**
+ * What a thing is expected to be worth on a trip, in grams its owner would carry for it; where weight does
+ * not decide, as if its lack ended the trip.
+ */
 export const expectedWorth = (consequence: Consequence, chance: number): number =>
   chance * CONSEQUENCE_GRAMS[consequence === "danger" ? "trip-ending" : consequence];
 

@@ -22,8 +22,9 @@ export const namedOf = (
 });
 
 /**
- * What a text says of the things on a shelf, sentence by sentence: the sentences put together are the text, to the letter, and
- * what is not understood stays in it. Wishes, fears, plans, what nearly happened and what is somebody else's tell nothing.
+ * What a text says of the things on a shelf, sentence by sentence: the sentences put together are the text,
+ * to the letter, and what is not understood stays in it. Wishes, fears, plans, what nearly happened and what
+ * is somebody else's tell nothing.
  *
  * @param things what was along, then what else there is
  */

@@ -21,8 +21,9 @@ export interface Debriefed {
 }
 
 /**
- * The debrief of a trip with some facts in it. A thing's mark keeps what it said, and has the words that it stands on in its
- * note; its use is asked at the debrief where nobody said it, and until then it counts as used.
+ * The debrief of a trip with some facts in it. A thing's mark keeps what it said, and has the words that it
+ * stands on in its note; its use is asked at the debrief where nobody said it, and until then it counts as
+ * used.
  *
  * @param on the day of the words, for a night that began on it; null: nobody knows
  */

@@ -34,7 +34,10 @@ const BEHIND: ReadonlySet<string> = new Set([
 const BEDS = ["sleep warm", "pad"];
 const isBed = ({ jobs }: Named) => BEDS.some((job) => jobs.includes(job));
 
-/** Hears one sentence: what is lacking, nights, amounts, what came, what took another's place; else clause by clause. */
+/**
+ * Hears one sentence: what is lacking, nights, amounts, what came, what took another's place; else clause by
+ * clause.
+ */
 export class Listener {
   private readonly facts = new Map<ItemId, { told: Told; spans: Span[] }>();
   private readonly others: Heard[] = [];

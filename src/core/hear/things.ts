@@ -182,7 +182,10 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
   return found;
 }
 
-/** "The thin one", "the 2 l one", "the small ones": by what sets it apart, among things like the last that was named. */
+/**
+ * "The thin one", "the 2 l one", "the small ones": by what sets it apart, among things like the last that was
+ * named.
+ */
 function oneOf(
   tokens: readonly Token[],
   first: number,

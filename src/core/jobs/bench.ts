@@ -37,7 +37,10 @@ export interface Bench {
   readonly buy: readonly ToBuy[];
 }
 
-/** What there is to do: the jobs of the advice, and the owner's own jobs; what is agreed to first, then the most urgent. */
+/**
+ * What there is to do: the jobs of the advice, and the owner's own jobs; what is agreed to first, then the
+ * most urgent.
+ */
 export function benchOf(kit: Kit, tasks: readonly Task[]): Bench {
   const jobs = kit.things
     .flatMap((advice) => advice.jobs.map((verdict) => jobOf(advice, verdict)))

@@ -31,13 +31,16 @@ export interface FromCalendar {
 
 const OURS = "@nettle-tally";
 
-/** The id under which a calendar's day is a job: the bench's own, or one made from the day's name, the same each time. */
+/**
+ * The id under which a calendar's day is a job: the bench's own, or one made from the day's name, the same
+ * each time.
+ */
 const taskIdOf = (uid: string): string =>
   uid.endsWith(OURS) ? uid.slice(0, -OURS.length) : cutTo(80, uid.replaceAll(/\s+/g, "-"));
 
 /**
- * Days of a calendar beside the owner's own jobs: one edited there is changed here, a new one is a new job, and none is doubled
- * however often the file is read.
+ * Days of a calendar beside the owner's own jobs: one edited there is changed here, a new one is a new job,
+ * and none is doubled however often the file is read.
  *
  * @param nameOf the name of a thing, as it stands behind a job in the calendar
  * @param jobs ids of what the verdicts ask for

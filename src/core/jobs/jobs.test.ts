@@ -12,7 +12,10 @@ import { fromCalendar, type CalendarDay } from "./from-calendar";
 import { readyFor } from "./ready";
 import { servicesAhead } from "./services";
 
-/** Two trips: the pad leaked, the torch died of a defect, the filter froze, the shell let water in; a sit mat was missed twice. */
+/**
+ * Two trips: the pad leaked, the torch died of a defect, the filter froze, the shell let water in; a sit mat
+ * was missed twice.
+ */
 const log = (more: { entries?: object[]; rulings?: object[]; tasks?: object[] } = {}) =>
   logOf({
     items: [

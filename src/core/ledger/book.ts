@@ -127,7 +127,10 @@ export function carriedOfTrip(outing: Outing, carries: readonly Carry[]): Carrie
   return carries.map((carry) => carriedOn(outing, carry, joined.get(carry.item) ?? null));
 }
 
-/** @param joined where on the way it took another's place, in metres; null: it was there from the start, or nobody said */
+/**
+ * @param joined where on the way it took another's place, in metres; null: it was there from the start, or
+ * nobody said
+ */
 export function carriedOn(outing: Outing, carry: Carry, joined: number | null = null): Carried {
   const { mark } = carry;
   const shares = sharesCarried(outing.trip, carry, joined);
@@ -211,7 +214,10 @@ export const withSchool = (book: Book, school: SchoolName): Book => ({
   rules: { ...book.rules, school: rulesOf(book.settings, school).school },
 });
 
-/** The same book with one mark made, changed or (null) taken back, without touching the log. Unknown trips and items change nothing. */
+/**
+ * The same book with one mark made, changed or (null) taken back, without touching the log. Unknown trips and
+ * items change nothing.
+ */
 export function withMark(
   book: Book,
   { trip, item, mark }: { readonly trip: TripId; readonly item: ItemId; readonly mark: Mark | null },

@@ -16,7 +16,10 @@ const isOffered = ({ outing, legs }: Marked, jobs: readonly Job[]) =>
 export const saysNothing = ({ mark: { use, why } }: Marked) =>
   use === "unused" && (why === "trip cut short" || why === "forgot it");
 
-/** The owner was there: of the weather, "no call for it" stands over what was recorded; so do a trip cut short and a thing forgotten. */
+/**
+ * The owner was there: of the weather, "no call for it" stands over what was recorded; so do a trip cut short
+ * and a thing forgotten.
+ */
 export function wasCalled(one: Marked, item: FullItem): boolean {
   const { mark, calls } = one;
   if (mark.use === "unused") {

@@ -7,7 +7,10 @@ interface Span {
   readonly to: number;
 }
 
-/** Where on the way something happened, in metres from the start: at the distance told, else at the end of its leg; null where nobody said. */
+/**
+ * Where on the way something happened, in metres from the start: at the distance told, else at the end of its
+ * leg; null where nobody said.
+ */
 function placeOf({ legs }: Pick<TripHead, "legs">, mark: Carry["mark"]): number | null {
   const at = mark?.at;
   if (!at) return null;
@@ -16,11 +19,17 @@ function placeOf({ legs }: Pick<TripHead, "legs">, mark: Carry["mark"]): number 
   return n < 0 ? null : endsOf(legs)[n + 1]!;
 }
 
-/** Where a thing left the pack for good on this trip; null where it did not, or nobody said where. Part of a set may go, and the set stay. */
+/**
+ * Where a thing left the pack for good on this trip; null where it did not, or nobody said where. Part of a
+ * set may go, and the set stay.
+ */
 const leftAt = (trip: Pick<TripHead, "legs">, { mark }: Pick<Carry, "mark">): number | null =>
   mark?.exit && mark.exit.how !== "posted ahead" && mark.pieces === null ? placeOf(trip, mark) : null;
 
-/** Where each thing joined that another was swapped for on the way: the one's carriage ends where the other's begins. */
+/**
+ * Where each thing joined that another was swapped for on the way: the one's carriage ends where the other's
+ * begins.
+ */
 export function joinedAt(
   trip: Pick<TripHead, "legs">,
   carries: readonly Carry[],
@@ -35,8 +44,8 @@ export function joinedAt(
 }
 
 /**
- * What a thing was carried of each leg, 0 to 1, by leg: the legs it was set on, up to where it left and from where it joined.
- * Null: all of all of them.
+ * What a thing was carried of each leg, 0 to 1, by leg: the legs it was set on, up to where it left and from
+ * where it joined. Null: all of all of them.
  *
  * @param joined where it took another's place, in metres; only where nobody set its legs
  */

@@ -5,7 +5,10 @@ export function daysBetween(from: string, to: string): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from));
 }
 
-/** Order of two ISO dates (or ids), the earlier first. Much quicker than a comparison by language, which they don't need. */
+/**
+ * Order of two ISO dates (or ids), the earlier first. Much quicker than a comparison by language, which they
+ * don't need.
+ */
 export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** So many days later, as an ISO date. */

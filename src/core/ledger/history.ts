@@ -54,7 +54,10 @@ const EXITS: Readonly<Partial<Record<ExitHow, ItemState | "swapped">>> = {
 /** On the shelf, or how it left. */
 export type State = "active" | Departure["how"];
 
-/** How it left the shelf; null where it is still there. A mark that says it is gone counts even where the shelf lists it as active; part of a set may go, and the set stay. */
+/**
+ * How it left the shelf; null where it is still there. A mark that says it is gone counts even where the
+ * shelf lists it as active; part of a set may go, and the set stay.
+ */
 export function departureOf(item: FullItem, marks: readonly Marked[]): Departure | null {
   const last = marks.at(-1);
   const exit = last?.mark.exit;
@@ -169,7 +172,10 @@ function isOpen(last: Incident, entries: readonly Entry[], marks: readonly Marke
   return !patchHeld && !worksAgain;
 }
 
-/** The repair or service that a trouble was answered with; what was flat or empty and was filled is as good as it was. */
+/**
+ * The repair or service that a trouble was answered with; what was flat or empty and was filled is as good as
+ * it was.
+ */
 const answerTo = ({ on, cause }: Incident, entries: readonly Entry[]) =>
   cause === "flat or empty"
     ? undefined

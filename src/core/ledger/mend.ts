@@ -2,8 +2,8 @@ import type { ItemId, Log, Trip } from "../model";
 import { carriedAfterExit, ridesInItself } from "./check";
 
 /**
- * What an earlier version of the app let in, and this one would refuse, put right; what was put right is told. A name that no
- * thing ever had is no such fault: it is left for the checks to name.
+ * What an earlier version of the app let in, and this one would refuse, put right; what was put right is
+ * told. A name that no thing ever had is no such fault: it is left for the checks to name.
  */
 export function mendLog<T extends Log>(log: T): { readonly log: T; readonly mended: readonly string[] } {
   const mended: string[] = [];

@@ -30,7 +30,10 @@ export interface NextOuting {
   readonly items: ReadonlySet<string> | null;
 }
 
-/** Someone back from five months does not leave for five more on Monday: a trip that nobody planned is at most so long. */
+/**
+ * Someone back from five months does not leave for five more on Monday: a trip that nobody planned is at most
+ * so long.
+ */
 const USUAL_NIGHTS = 7;
 const USUAL_METRES = 120_000;
 /** What is usual is told by the last so many. */

@@ -14,7 +14,10 @@ export function alikeNights(felt: readonly FeltNight[]): Nights[] {
   return [...groupBy(felt, wordOf).values()].map((alike) => ({ ...alike[0]!, nights: alike.length }));
 }
 
-/** Nights with the lows that a thermometer told: those told of already keep what else was said, the others are added in the bed given. */
+/**
+ * Nights with the lows that a thermometer told: those told of already keep what else was said, the others are
+ * added in the bed given.
+ */
 export function withLows(
   felt: readonly FeltNight[],
   lows: readonly { readonly on: string; readonly low: number }[],

@@ -1,7 +1,10 @@
 import type { Leg, LegId, Offer, Strength, Trigger, TripHead } from "../model";
 import { daysBetween } from "./days";
 
-/** A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no outing. */
+/**
+ * A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no
+ * outing.
+ */
 export interface Outing {
   readonly trip: TripHead;
   /** Its place among the outings of the book, oldest first. */
@@ -10,7 +13,10 @@ export interface Outing {
   readonly nights: number;
   /** Metres walked, all legs. */
   readonly metres: number;
-  /** What the whole of it called for: told at some or strong on it or any of its legs, and what every night out brings. */
+  /**
+   * What the whole of it called for: told at some or strong on it or any of its legs, and what every night
+   * out brings.
+   */
   readonly calls: ReadonlySet<Trigger>;
   /** How strong each of it was, on the leg where it was strongest; left out where nobody said. */
   readonly strengths: TripHead["conditions"];
@@ -72,7 +78,10 @@ function on(
     .reduce<Strength | undefined>(stronger, legs === null ? whole : undefined);
 }
 
-/** What some legs of a trip called for (null: all of it). A night out is dark and has a camp, unless the owner said otherwise. */
+/**
+ * What some legs of a trip called for (null: all of it). A night out is dark and has a camp, unless the owner
+ * said otherwise.
+ */
 export function callsOf(trip: TripHead, nights: number, legs: readonly LegId[] | null = null): Set<Trigger> {
   const calls = new Set<Trigger>(["always"]);
   if (nights > 0)
@@ -94,7 +103,10 @@ export function callsOf(trip: TripHead, nights: number, legs: readonly LegId[] |
   return calls;
 }
 
-/** A leg's part of the trip's days and nights: by its own nights or dates where every leg has them, else by distance. */
+/**
+ * A leg's part of the trip's days and nights: by its own nights or dates where every leg has them, else by
+ * distance.
+ */
 function sharesOf({ legs }: TripHead, metres: number): ReadonlyMap<LegId, number> {
   const nights = legs.map(nightsOf);
   const told = nights.every((each) => each !== null);

@@ -5,14 +5,20 @@ import { marked } from "./book";
 import { daysBetween } from "./days";
 import { shareUsed } from "./totals";
 
-/** Part of a trip's use, 0 to 1, that came after a day: what was washed half way through a long walk has the rest of it to count. */
+/**
+ * Part of a trip's use, 0 to 1, that came after a day: what was washed half way through a long walk has the
+ * rest of it to count.
+ */
 export function shareAfter({ outing }: Pick<Marked, "outing">, day: string | null): number {
   const { starts, ends } = outing.trip;
   if (day === null || starts > day) return 1;
   return ends <= day ? 0 : daysBetween(day, ends) / outing.days;
 }
 
-/** Use of a thing since a day (null: since it came), in what a service of its owner's is counted by; metres for lengths. */
+/**
+ * Use of a thing since a day (null: since it came), in what a service of its owner's is counted by; metres
+ * for lengths.
+ */
 function countSince(
   item: FullItem,
   book: Pick<Book, "carriedOf" | "entriesOf" | "today">,

@@ -7,7 +7,10 @@ export interface Stretch {
   readonly to: number;
 }
 
-/** What a change of load leaves on either side is no leg of its own under this, in metres: it joins the nearer leg's end. */
+/**
+ * What a change of load leaves on either side is no leg of its own under this, in metres: it joins the nearer
+ * leg's end.
+ */
 const SHORTEST_LEG = 50;
 
 type Walk = Pick<Trip, "legs" | "carries">;
@@ -33,9 +36,9 @@ export function stretchesOf(legs: readonly Leg[], on: readonly LegId[] | null): 
 }
 
 /**
- * The trip with a leg's end at a distance: a leg is a stretch with one load, so a change of load on the way begins another.
- * Dates and nights are shared out by distance; what was carried on the leg is carried on both parts. Within
- * {@link SHORTEST_LEG} of a leg's end, or beyond the way, it is the same trip.
+ * The trip with a leg's end at a distance: a leg is a stretch with one load, so a change of load on the way
+ * begins another. Dates and nights are shared out by distance; what was carried on the leg is carried on both
+ * parts. Within {@link SHORTEST_LEG} of a leg's end, or beyond the way, it is the same trip.
  *
  * @param metres from the start of the trip
  */
@@ -105,7 +108,10 @@ function partsOf(leg: Leg, id: LegId, metres: number): [Leg, Leg] {
   ];
 }
 
-/** The trip with a thing carried on just these stretches, its legs cut where one begins or ends. Not carried at all where there are none. */
+/**
+ * The trip with a thing carried on just these stretches, its legs cut where one begins or ends. Not carried
+ * at all where there are none.
+ */
 export function carriedOnStretches<W extends Walk>(trip: W, item: ItemId, stretches: readonly Stretch[]): W {
   const cut = stretches
     .flatMap(({ from, to }) => [from, to])

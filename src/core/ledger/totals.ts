@@ -48,8 +48,8 @@ export function shareUsed(mark: Mark, days: number): number {
 /**
  * The ledgers of items (left out: all), in one pass.
  *
- * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among the pieces used on it,
- * so of a kind worn in turn the whole kind is wanted.
+ * Wear comes from use, not from being carried. Things worn in turn (socks) share each leg equally among the
+ * pieces used on it, so of a kind worn in turn the whole kind is wanted.
  */
 export function ledger(book: Book, items: readonly FullItem[] = book.items): ReadonlyMap<ItemId, Totals> {
   const sharers = countSharers(book, items);
@@ -208,7 +208,10 @@ function countSharers(book: Book, items: readonly FullItem[]): Sharers {
   return sharers;
 }
 
-/** Wear that the next trip would add if the item is used on it as it was foreseen: its legs, its ground, its weather. */
+/**
+ * Wear that the next trip would add if the item is used on it as it was foreseen: its legs, its ground, its
+ * weather.
+ */
 export function wearAhead(item: FullItem, { next, rules }: Pick<Book, "next" | "rules">): number {
   const { metres, nights, days, stretches, strength } = next;
   const turns = item.rules.inTurn ? item.pieces : 1;

@@ -29,7 +29,10 @@ export interface Log {
   readonly tasks: readonly Task[];
 }
 
-/** The log with its tracks: nothing is judged by them, so they are read only where they are drawn or saved to a file. */
+/**
+ * The log with its tracks: nothing is judged by them, so they are read only where they are drawn or saved to
+ * a file.
+ */
 export interface WholeLog extends Log {
   readonly tracks: readonly Track[];
 }

@@ -36,7 +36,10 @@ export const Place = z.object({
   distance: Distance.nullable().default(null).meta({ description: "From the start of the trip." }),
 });
 
-/** What happened to one item on one trip: one use, and what there is to say about it. Notes are quoted, never judged by. */
+/**
+ * What happened to one item on one trip: one use, and what there is to say about it. Notes are quoted, never
+ * judged by.
+ */
 export const Mark = z.object({
   use: Use,
   troubles: z.array(Trouble).max(3).default([]),

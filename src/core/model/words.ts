@@ -1,6 +1,9 @@
 import { z } from "zod";
 
-/** The closed lists of the trade's words that records are made of. What each of them means to the engine stands in `trade/`. */
+/**
+ * The closed lists of the trade's words that records are made of. What each of them means to the engine
+ * stands in `trade/`.
+ */
 
 export const TRIGGERS = [
   "rain",
@@ -99,7 +102,10 @@ export type Consequence = z.infer<typeof Consequence>;
 export const Load = z.enum(["base", "worn", "consumable", "hobby"]);
 export type Load = z.infer<typeof Load>;
 
-/** What an item's wear is counted in. Lengths are metres; `days` is the calendar; `called days` those with its weather. */
+/**
+ * What an item's wear is counted in. Lengths are metres; `days` is the calendar; `called days` those with its
+ * weather.
+ */
 export const WearUnit = z.enum([
   "m",
   "nights",

@@ -10,8 +10,9 @@ interface LastList {
 }
 
 /**
- * What went on the last trip and is still here, without what its owner agreed to leave. A job of the kit that was done stays
- * done: where that leaves nothing for it, the one used last goes after all, one that was not agreed to be left first.
+ * What went on the last trip and is still here, without what its owner agreed to leave. A job of the kit that
+ * was done stays done: where that leaves nothing for it, the one used last goes after all, one that was not
+ * agreed to be left first.
  */
 export function asLastTime({ book, things, of }: Kit): LastList | null {
   const trip = book.outings.map(book.tripOf).at(-1);

@@ -31,7 +31,10 @@ export type Best =
     }
   | {
       readonly fits: false;
-      /** Critical jobs that don't fit, and the least weight that would do them all; null where the pack has no room for them. */
+      /**
+       * Critical jobs that don't fit, and the least weight that would do them all; null where the pack has no
+       * room for them.
+       */
       readonly jobs: readonly Job[];
       readonly least: number | null;
     };
@@ -45,7 +48,10 @@ type Model = Map<string, Map<string, number>>;
 /** Whole numbers: ten times a tenth of a litre is a litre, and no hair more. */
 const inMillilitres = (litres: number) => Math.round(litres * 1000);
 
-/** Each thing is a choice of 0 or 1; what it needs goes along; each critical job that any of them does is done by one at least. */
+/**
+ * Each thing is a choice of 0 or 1; what it needs goes along; each critical job that any of them does is done
+ * by one at least.
+ */
 function modelOf(things: readonly Candidate[]): {
   variables: Model;
   constraints: Map<string, Constraint>;
@@ -76,8 +82,9 @@ function modelOf(things: readonly Candidate[]): {
 }
 
 /**
- * The list of the most worth within a weight and a room, every critical job done and nothing without what it needs: a 0-1
- * program, solved to its proven optimum by branch and bound. Where nothing fits, the critical jobs that don't are named.
+ * The list of the most worth within a weight and a room, every critical job done and nothing without what it
+ * needs: a 0-1 program, solved to its proven optimum by branch and bound. Where nothing fits, the critical
+ * jobs that don't are named.
  */
 export function bestWithin(things: readonly Candidate[], within: Within): Best {
   const { variables, constraints, jobs } = modelOf(things);

@@ -346,7 +346,8 @@ describe("a plan of several legs, by hand", () => {
     expect(shell.some.map(({ line }) => line.item.id)).not.toContain("shell");
   });
 
-  // Four days of 100 km: 1.6, 0.8 and 1.6 days. What goes on the back is the plan's, and food is a day's times the days to the shop.
+  // Four days of 100 km: 1.6, 0.8 and 1.6 days. What goes on the back is the plan's, and food is a day's
+  // times the days to the shop.
   test("what is on the back where each leg begins", () => {
     const { plan, stages } = legged();
     const back = plan.load.base + plan.load.consumable + plan.load.hobby;

@@ -144,8 +144,9 @@ export function planFor(book: Book, trip: Trip | null): Plan {
 }
 
 /**
- * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where all that does a job of
- * the kit would stay at home, the one that was used last, the lightest of those, goes after all.
+ * What each thing is told by itself is followed together: of two warm jackets each may go, not both. Where
+ * all that does a job of the kit would stay at home, the one that was used last, the lightest of those, goes
+ * after all.
  */
 function keptTogether(places: readonly PlanLine[], jobs: readonly Job[]): PlanLine[] {
   const back = new Map<FullItem, Job>();
@@ -181,8 +182,8 @@ interface Around {
 }
 
 /**
- * What is slept in: the lightest way that keeps a cold night unlikely, liner and layers included, else the warmest; where no low
- * is foreseen, the bed slept in last. Empty where there is none.
+ * What is slept in: the lightest way that keeps a cold night unlikely, liner and layers included, else the
+ * warmest; where no low is foreseen, the bed slept in last. Empty where there is none.
  */
 function bedFor(kit: Kit, low: number | null): readonly FullItem[] {
   const owned = sleepOf(kit.book).filter(({ bed }) => bed.state === "active");
@@ -278,7 +279,10 @@ function rivalOf(advice: Advice, things: readonly Advice[]): FullItem | null {
   return rival?.item ?? null;
 }
 
-/** Trips in a row on which another of its kind went without it, after which that one has taken its place. Common practice, no source. */
+/**
+ * Trips in a row on which another of its kind went without it, after which that one has taken its place.
+ * Common practice, no source.
+ */
 const WITHOUT_IT = 2;
 
 /** Another of its kind that has gone in its place since: the torch that was bought after it. */
@@ -296,7 +300,10 @@ function superseded(item: FullItem, marked: Case["marked"], things: readonly Adv
   return by?.case.item ?? null;
 }
 
-/** What nobody can say is called for goes anyway where what it may save outweighs it, by so much as its owner's school asks. */
+/**
+ * What nobody can say is called for goes anyway where what it may save outweighs it, by so much as its
+ * owner's school asks.
+ */
 const isWorthTaking = (advice: Advice) =>
   expectedWorth(advice.case.item.consequence, advice.chance) >=
   advice.case.school.worthNeeded * gramsOf(advice);

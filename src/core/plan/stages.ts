@@ -18,7 +18,10 @@ export interface Stage {
   /** Metres of ascent; null where nobody told. */
   readonly ascent: number | null;
   readonly nights: number;
-  /** Grams on the back at its start: things, food to the next shop and what is left of the fuel; water is not counted. */
+  /**
+   * Grams on the back at its start: things, food to the next shop and what is left of the fuel; water is not
+   * counted.
+   */
   readonly onBack: number;
   readonly worn: number;
 }
@@ -34,7 +37,10 @@ export interface OnSomeLegs {
   readonly sentHome: boolean;
 }
 
-/** Gram-metres that sending a thing on or home must save to be worth the walk to the post. Common practice, no source. */
+/**
+ * Gram-metres that sending a thing on or home must save to be worth the walk to the post. Common practice, no
+ * source.
+ */
 const WORTH_POSTING = 5_000_000;
 
 /** Each leg of a trip to come with its load, as things are sent on and home where `some` says so. */
@@ -77,8 +83,9 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
 }
 
 /**
- * What goes and is called for on some legs only, all of them in one stretch, so that it can be posted ahead to the first of them
- * or sent home after the last. What is dangerous to lack stays in the pack, but for traction where there is no ice.
+ * What goes and is called for on some legs only, all of them in one stretch, so that it can be posted ahead
+ * to the first of them or sent home after the last. What is dangerous to lack stays in the pack, but for
+ * traction where there is no ice.
  */
 export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
   if (trip.legs.length < 2) return [];

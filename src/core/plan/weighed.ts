@@ -9,8 +9,9 @@ import type { Plan } from "./plan";
 export type Weighed = Candidate & { readonly name: string };
 
 /**
- * What the best list is chosen from: what counts as base weight and may go (what is worn goes whatever it weighs), each with the
- * jobs that something must do: what is essential, what the kit must do in the conditions expected, and a pack to put it in.
+ * What the best list is chosen from: what counts as base weight and may go (what is worn goes whatever it
+ * weighs), each with the jobs that something must do: what is essential, what the kit must do in the
+ * conditions expected, and a pack to put it in.
  */
 export function weighed({ lines, next }: Plan): Weighed[] {
   const must = new Set([...ESSENTIAL_JOBS, ...kitJobs(next)]);

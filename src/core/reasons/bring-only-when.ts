@@ -40,7 +40,10 @@ function sentAway(one: Case): Finding | null {
   });
 }
 
-/** The only bag, filter or stove on a walk that did not need it: named as one that could have stayed, or without a call. */
+/**
+ * The only bag, filter or stove on a walk that did not need it: named as one that could have stayed, or
+ * without a call.
+ */
 function notNeededThere(one: Case): Finding | null {
   const { item, use } = one;
   const stayed = one.told("could have stayed");
@@ -106,8 +109,8 @@ function forItsSeason(one: Case): Finding | null {
 }
 
 /**
- * A complaint that names its weather is a "when", not a swap: sore on hard track, frozen in frost; where another of its sort is
- * there to go instead. The only pack is not left at home for rain.
+ * A complaint that names its weather is a "when", not a swap: sore on hard track, frozen in frost; where
+ * another of its sort is there to go instead. The only pack is not left at home for rain.
  */
 function failsOnlyWith(one: Case): Finding | null {
   const { item, marked, use, survey } = one;
@@ -145,13 +148,19 @@ function noCall(one: Case): Finding | null {
   });
 }
 
-/** Chances without a call, more than those used, after which even what the weather may ask for any day is brought only when. Common practice, no source. */
+/**
+ * Chances without a call, more than those used, after which even what the weather may ask for any day is
+ * brought only when. Common practice, no source.
+ */
 const IDLE_CHANCES = 3;
 
 /** A day more on the one trip than on the other does not tell idle from used. */
 const ABOUT_AS_OFTEN = 1.25;
 
-/** What is for a season goes at the first idle trip, unless used more often; the rest of what weather calls for, when the idle chances are many. */
+/**
+ * What is for a season goes at the first idle trip, unless used more often; the rest of what weather calls
+ * for, when the idle chances are many.
+ */
 function idleEnough(one: Case): boolean {
   const { item, kind, use } = one;
   if (item.ownTriggers) return use.idle > 0 && use.idle * 3 >= use.taken;

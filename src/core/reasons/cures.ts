@@ -11,12 +11,16 @@ interface Ailment {
   readonly condition: number | null;
 }
 
-/** Trouble that is not of the thing's use: a mishap is mended, a defect exchanged, a design lived with or swapped, an empty thing filled. */
+/**
+ * Trouble that is not of the thing's use: a mishap is mended, a defect exchanged, a design lived with or
+ * swapped, an empty thing filled.
+ */
 const OTHER_CAUSES: readonly (Cause | null)[] = ["misuse", "defect", "poor design", "flat or empty"];
 
 /**
- * The service that may bring back what ails a thing: the one that cures its symptoms. Where no symptom was told, a thing that
- * stopped doing its job by wear, or is graded low by it, has most likely lost what its service restores.
+ * The service that may bring back what ails a thing: the one that cures its symptoms. Where no symptom was
+ * told, a thing that stopped doing its job by wear, or is graded low by it, has most likely lost what its
+ * service restores.
  */
 export function cureOf(
   { kind }: Pick<Case, "kind">,

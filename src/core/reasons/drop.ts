@@ -12,8 +12,9 @@ import { found, type Finding, type Rule } from "./finding";
 import { lastTelling, said, speaks, surenessOf, urgencyBy } from "./sureness";
 
 /**
- * Whether want of use alone may lead to "drop". Cover and what is dangerous to lack never may; of the essential jobs, only one
- * more than the school's backups of a job that may be doubled, and then only the one least used and heaviest.
+ * Whether want of use alone may lead to "drop". Cover and what is dangerous to lack never may; of the
+ * essential jobs, only one more than the school's backups of a job that may be doubled, and then only the one
+ * least used and heaviest.
  */
 function mayGoForWantOfUse(one: Case): boolean {
   const { item, kind } = one;
@@ -139,11 +140,17 @@ function disliked(one: Case): Finding | null {
 /** How sure we must be, 0 to 1, that it is seldom wanted, before saying so. */
 const CONFIDENCE = 0.8;
 
-/** Told as more than a leaning where it is nineteen to one that it is wanted less than half the time: a coin's toss is not seldom. */
+/**
+ * Told as more than a leaning where it is nineteen to one that it is wanted less than half the time: a coin's
+ * toss is not seldom.
+ */
 const FIRM = 0.95;
 const HALF = 0.5;
 
-/** Under the school's line: the 80th percentile of P(use | called) lies below it, after the chances that the school asks for. */
+/**
+ * Under the school's line: the 80th percentile of P(use | called) lies below it, after the chances that the
+ * school asks for.
+ */
 function seldomWanted(one: Case): Finding | null {
   const { use, school, marked } = one;
   if (use.refused < school.dropChances || surenessBelow(use.called, school.dropLine) <= CONFIDENCE)
@@ -161,7 +168,10 @@ function seldomWanted(one: Case): Finding | null {
   });
 }
 
-/** What only pleases, and stayed unused though its hour came every day: those to whom every gram argues leave it, leaning. */
+/**
+ * What only pleases, and stayed unused though its hour came every day: those to whom every gram argues leave
+ * it, leaning.
+ */
 function idleLuxury(one: Case): Finding | null {
   const { item, use, school, marked, told } = one;
   const last = lastTelling(one);
@@ -175,7 +185,10 @@ function idleLuxury(one: Case): Finding | null {
   });
 }
 
-/** On the trail for so long, in days, "seldom" is strong: once or twice in weeks is dead weight for the rest. Common practice, no source. */
+/**
+ * On the trail for so long, in days, "seldom" is strong: once or twice in weeks is dead weight for the rest.
+ * Common practice, no source.
+ */
 const WEEKS_OUT = 14;
 const SELDOM_SHARE = 1 / 8;
 
@@ -231,7 +244,10 @@ const only =
   (one) =>
     may(one) ? rule(one) : null;
 
-/** Leave it: by what the owner said of it, or not wanted when called for. Never the last of what is dangerous to lack. */
+/**
+ * Leave it: by what the owner said of it, or not wanted when called for. Never the last of what is dangerous
+ * to lack.
+ */
 export const DROP: readonly Rule[] = [
   ...[couldHaveStayed, tooMuch, anotherDidIt, disliked, sentHomeUnused].map(only(mayStayHome)),
   ...[seldomWanted, seldomOverWeeks, idleLuxury].map(only(mayGoForWantOfUse)),

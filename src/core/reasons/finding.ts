@@ -217,7 +217,10 @@ interface Found<R extends Reason> {
 /** What a rule finds: advice with its facts. The owner decides. */
 export type Finding<R extends Reason = Reason> = R extends Reason ? Found<R> : never;
 
-/** A practitioner's rule: what it finds of a thing in use, or nothing. None of them hides another; `resolve` says which leads. */
+/**
+ * A practitioner's rule: what it finds of a thing in use, or nothing. None of them hides another; `resolve`
+ * says which leads.
+ */
 export type Rule = (one: Case) => Finding | null;
 
 /** Builds a finding; the compiler holds its facts to its reason. */

@@ -1,6 +1,9 @@
 import type { Finding, Reason } from "./finding";
 
-/** Reasons that no wish, word or older ruling overrules, and nothing silences: frost, dates, what is dangerous unseen. */
+/**
+ * Reasons that no wish, word or older ruling overrules, and nothing silences: frost, dates, what is dangerous
+ * unseen.
+ */
 const LAW: readonly Reason[] = [
   "froze",
   "past its date",

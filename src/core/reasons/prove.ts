@@ -98,5 +98,8 @@ const unlessTried =
   (one) =>
     isTriedAtHome(one) ? null : rule(one);
 
-/** Mended, altered, new or second-hand, not yet used in what matters, and trip-ending or dangerous if it fails: try it near home first. */
+/**
+ * Mended, altered, new or second-hand, not yet used in what matters, and trip-ending or dangerous if it
+ * fails: try it near home first.
+ */
 export const PROVE: readonly Rule[] = [mendedNotTried, newNotTried, unknownNotTried].map(unlessTried);

@@ -21,7 +21,10 @@ function froze({ frost }: Case): Finding | null {
   });
 }
 
-/** Days before the date on a label from which a new one is asked for, where no trip is planned. Common practice, no source. */
+/**
+ * Days before the date on a label from which a new one is asked for, where no trip is planned. Common
+ * practice, no source.
+ */
 const DATE_NEAR_DAYS = 30;
 
 function pastItsDate(one: Case): Finding | null {
@@ -45,7 +48,10 @@ function pastItsDate(one: Case): Finding | null {
   });
 }
 
-/** Repairs that came to more than this share of its price, this one among them, are worse than a new one. Common practice, no source. */
+/**
+ * Repairs that came to more than this share of its price, this one among them, are worse than a new one.
+ * Common practice, no source.
+ */
 const DEAR_SHARE = 0.5;
 /** Graded so low, or lower, a thing is gone. */
 const GONE = 1;
@@ -122,7 +128,10 @@ function beyondMending(one: Case): Finding | null {
     : null;
 }
 
-/** Of what is used up and bought again, so little is left that it does not reach for another trip. Common practice, no source. */
+/**
+ * Of what is used up and bought again, so little is left that it does not reach for another trip. Common
+ * practice, no source.
+ */
 const NEXT_TO_NOTHING = 0.2;
 
 function nearlyGone(one: Case): Finding | null {
@@ -169,7 +178,10 @@ function whyBeyond(one: Case, trouble: Incident): "gone" | "worn" | "defect" | "
   return cause === "worn" && kind.mends === "damage" ? "worn" : null;
 }
 
-/** It annoys by failing now and then, is graded low, and nothing of its sort can be mended: mould in a bladder, a light that goes off. */
+/**
+ * It annoys by failing now and then, is graded low, and nothing of its sort can be mended: mould in a
+ * bladder, a light that goes off.
+ */
 function unreliable(one: Case): Finding | null {
   const { kind } = one;
   const last = one.marked.at(-1);
@@ -214,7 +226,10 @@ function wornToBeSeen(one: Case): Finding | null {
 
 const isOfPieces = ({ item, history }: Case) => item.pieces > 1 && history.piecesOut > 0;
 
-/** A reading at or past the value at which it is done. Flow and loft that a service may bring back are serviced first. */
+/**
+ * A reading at or past the value at which it is done. Flow and loft that a service may bring back are
+ * serviced first.
+ */
 function readingAtLimit(one: Case): Finding | null {
   for (const { rule, points, last } of one.readings) {
     const { y: value } = points.at(-1)!;
@@ -272,7 +287,10 @@ function unknownPast({ item, kind, marked }: Case): Finding | null {
 /** Twice as dear to go on with as to replace: no longer only perhaps. Common practice, no source. */
 const CLEAR_MARGIN = 2;
 
-/** Going on would cost more than a new one, and its life is nearly used up, by its readings or by the owner's own earlier lives. */
+/**
+ * Going on would cost more than a new one, and its life is nearly used up, by its readings or by the owner's
+ * own earlier lives.
+ */
 function lifeUsedUp(one: Case): Finding | null {
   const choice = chooseByLife(one);
   if (choice?.best !== "replace") return null;
@@ -305,7 +323,10 @@ function tooOld(one: Case): Finding | null {
   });
 }
 
-/** Frozen, past its date, beyond mending, worn as can be seen, past a limit, or with its life used up; of equal weight the first leads. */
+/**
+ * Frozen, past its date, beyond mending, worn as can be seen, past a limit, or with its life used up; of
+ * equal weight the first leads.
+ */
 export const REPLACE: readonly Rule[] = [
   froze,
   pastItsDate,

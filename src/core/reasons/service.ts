@@ -98,7 +98,10 @@ export function comesBack(one: Case): Finding | null {
 /** What a wash or an airing brings back, whether or not it annoyed. */
 const WASHED_OUT: readonly Symptom[] = ["smell", "dirty", "mould", "lost loft"];
 
-/** It annoys, and the owner says that it is wear: what its kind is seen to is done first. What the weather wetted is dried. */
+/**
+ * It annoys, and the owner says that it is wear: what its kind is seen to is done first. What the weather
+ * wetted is dried.
+ */
 function wornButServiceable(one: Case): Finding | null {
   const last = lastAiling(one);
   if (
@@ -342,7 +345,10 @@ function afterPatch(one: Case): Finding | null {
 /** Out on so many nights since the last look, a thing is due its yearly service. */
 const NIGHTS_BEFORE_A_LOOK = 5;
 
-/** The day it was last seen to: looked at, served or mended, or measured, on the way or at home; a grade alone is none. */
+/**
+ * The day it was last seen to: looked at, served or mended, or measured, on the way or at home; a grade alone
+ * is none.
+ */
 const lastSeen = ({ history, readings }: Case): string | null =>
   [history.lastSeenTo, ...readings.flatMap(({ rule, last }) => (rule === CONDITION ? [] : [last]))]
     .filter((day) => day !== null)

@@ -10,7 +10,10 @@ const STEPS: readonly (readonly [chances: number, sureness: Sureness])[] = [
   [1.75, "perhaps"],
 ];
 
-/** How sure the owner's word makes us: a telling is a leaning, and grows as chances add up; what speaks against it is taken off. */
+/**
+ * How sure the owner's word makes us: a telling is a leaning, and grows as chances add up; what speaks
+ * against it is taken off.
+ */
 export const surenessOf = (speaking: number, against = 0): Sureness =>
   STEPS.find(([chances]) => speaking - against / 2 >= chances)?.[1] ?? "leaning";
 

@@ -87,7 +87,10 @@ function wrongForNights(one: Case): Finding | null {
   return null;
 }
 
-/** Far less weight for the same job: at most this share of it, and at least so many grams less. Common practice, no source. */
+/**
+ * Far less weight for the same job: at most this share of it, and at least so many grams less. Common
+ * practice, no source.
+ */
 const LIGHTER_SHARE = 0.7;
 const LIGHTER_GRAMS = 100;
 

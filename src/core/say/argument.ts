@@ -27,7 +27,10 @@ export interface LifeCurves {
   readonly unit: string;
   readonly now: number;
   readonly next: number;
-  /** Chance that one of its kind, new, lasts so long; the share of the owner's own lives that did; and this one's chance from today. */
+  /**
+   * Chance that one of its kind, new, lasts so long; the share of the owner's own lives that did; and this
+   * one's chance from today.
+   */
   readonly kind: readonly ChancePoint[];
   readonly own: readonly ChancePoint[];
   readonly this: readonly ChancePoint[];
@@ -56,7 +59,10 @@ export interface Argument {
   readonly life: LifeCurves | null;
 }
 
-/** Puts the argument together. Asking what would change it judges the item some dozens of times, so it is done for one verdict at a time. */
+/**
+ * Puts the argument together. Asking what would change it judges the item some dozens of times, so it is done
+ * for one verdict at a time.
+ */
 export function argue(advice: Advice, verdict: Verdict): Argument {
   const { case: one } = advice;
   const { left } = advice;

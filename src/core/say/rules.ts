@@ -1,6 +1,9 @@
 import type { Reason } from "../reasons/finding";
 
-/** The practitioner's rule behind each reason, in a sentence; docs/verdicts.md lists them. Common practice, no source, unless it says so. */
+/**
+ * The practitioner's rule behind each reason, in a sentence; docs/verdicts.md lists them. Common practice, no
+ * source, unless it says so.
+ */
 export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   froze:
     "A filter that froze wet, or may have in hard frost, is replaced: frost damage can't be seen or tested at home.",

@@ -65,7 +65,10 @@ export function seasonOf(book: Book, year: string): Season {
   };
 }
 
-/** The last list of one year against that of another: what came out, went in, and took another's place. Null where one has none. */
+/**
+ * The last list of one year against that of another: what came out, went in, and took another's place. Null
+ * where one has none.
+ */
 export function listsBetween(
   before: Season,
   after: Season,

@@ -119,7 +119,8 @@ describe("the score", () => {
   });
 
   test("what was told to be left, once it was no leaning any more: left, and missed", () => {
-    // On the morning of c it had been called awkward once: a leaning, which is not counted. By d it was said twice; it was left, and missed.
+    // On the morning of c it had been called awkward once: a leaning, which is not counted. By d it was said
+    // twice; it was left, and missed.
     expect(score).toMatchObject({ left: 1, leftMissed: 1, leftTaken: 0, leftUsed: 0 });
   });
 

@@ -41,7 +41,10 @@ export const newThing = (
 export const OLDER_IS = ["worn out", "retired", "still in use"] as const;
 export type OlderIs = (typeof OLDER_IS)[number];
 
-/** Whom a new thing of a kind may take over from: what is in use of that kind, if the kind wears; the last to come first. */
+/**
+ * Whom a new thing of a kind may take over from: what is in use of that kind, if the kind wears; the last to
+ * come first.
+ */
 export const mayTakeOver = <T extends Pick<Item, "kind" | "state">>(
   items: readonly T[],
   kind: string,

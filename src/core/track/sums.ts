@@ -1,6 +1,9 @@
 import geodesic from "geographiclib-geodesic";
 
-/** A place on a track: degrees, metres above the sea, milliseconds since 1970 UTC; null where the recorder did not say. */
+/**
+ * A place on a track: degrees, metres above the sea, milliseconds since 1970 UTC; null where the recorder did
+ * not say.
+ */
 export interface TrackPoint {
   readonly lat: number;
   readonly lon: number;
@@ -17,7 +20,10 @@ const LONGEST_STEP_S = 300;
 /** Slopes are taken over this much of the way, in metres: from point to point they are mostly noise. */
 const SLOPE_OVER_M = 50;
 
-/** Bounds between the sorts of slope, rise over run: steep down, down, about level, up, steep up. Common practice, no source. */
+/**
+ * Bounds between the sorts of slope, rise over run: steep down, down, about level, up, steep up. Common
+ * practice, no source.
+ */
 const SLOPE_BOUNDS = [-0.15, -0.05, 0.05, 0.15] as const;
 export const SLOPE_NAMES = ["steep down", "down", "about level", "up", "steep up"] as const;
 

@@ -75,7 +75,10 @@ function few(line: readonly Placed[], tolerance: number): number[] {
 const simplified = (line: readonly Placed[], tolerance: number) =>
   simplify([...line], tolerance, true) as Placed[];
 
-/** The package calls itself once for each point in the worst of lines, a saw: of so many it never runs out of room to. */
+/**
+ * The package calls itself once for each point in the worst of lines, a saw: of so many it never runs out of
+ * room to.
+ */
 const PIECE = 1000;
 
 /** A line in pieces, each beginning with the last point of the one before it. */

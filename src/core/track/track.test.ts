@@ -23,11 +23,13 @@ const why = (...tracks: readonly ReadTrack[]) => {
 };
 
 describe("times by the rules of thumb", () => {
-  // Source: W. W. Naismith (1892): an hour for every three miles on the map, and an hour more for every 2000 feet of ascent.
+  // Source: W. W. Naismith (1892): an hour for every three miles on the map, and an hour more for every 2000
+  // feet of ascent.
   test("Naismith: ten miles and 2000 feet take 4 h 20", () =>
     expect(naismithSeconds(10 * 1609.344, 2000 * 0.3048) / 60).toBeCloseTo(260, 9));
 
-  // Source: W. Tobler (1993), 6 exp(−3.5 |S + 0.05|): 6 km/h at a 5 % descent, 5.04 on the level; the rest worked by hand.
+  // Source: W. Tobler (1993), 6 exp(−3.5 |S + 0.05|): 6 km/h at a 5 % descent, 5.04 on the level; the rest
+  // worked by hand.
   test.each([
     [-0.05, 6],
     [0, 5.036742],

@@ -27,7 +27,10 @@ interface JobRule {
   readonly lacking?: string;
 }
 
-/** What the trade knows of each job; what is plain is left out. Common practice, no source, but for the ten essentials, which are commonly taught. */
+/**
+ * What the trade knows of each job; what is plain is left out. Common practice, no source, but for the ten
+ * essentials, which are commonly taught.
+ */
 export const JOB_RULES: Readonly<Partial<Record<Job, JobRule>>> = {
   shelter: {
     essential: true,

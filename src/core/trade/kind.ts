@@ -1,6 +1,9 @@
 import type { Consequence, Job, Load, OwnService, Stow, Symptom, Trigger, WearUnit } from "../model";
 
-/** A service that keeps a kind going: due by whichever of its counts comes first. Common practice, no source. Lengths in metres. */
+/**
+ * A service that keeps a kind going: due by whichever of its counts comes first. Common practice, no source.
+ * Lengths in metres.
+ */
 export interface ServiceRule {
   readonly what: string;
   /** Wear, in the kind's own unit, after which it is due. */
@@ -65,7 +68,10 @@ export interface Kind {
   /** Several on one leg are worn in turn and share its wear; so are the pieces of one item. */
   readonly inTurn: boolean;
   readonly life: LifeRule | null;
-  /** Wear, not only age or mishap, ends it, and with it the trip or worse: a life nearly used up is enough to replace it. */
+  /**
+   * Wear, not only age or mishap, ends it, and with it the trip or worse: a life nearly used up is enough to
+   * replace it.
+   */
   readonly wearsOut: boolean;
   readonly services: readonly ServiceRule[];
   /** Those that its owner wants done on everything of the kind. */
@@ -95,7 +101,10 @@ export interface Kind {
   readonly filled: boolean;
   /** Several are in use at a time, so that their number counts. */
   readonly counted: boolean;
-  /** Grams from which what holds several things is a full shop-bought one, that may be thinned. Common practice, no source. */
+  /**
+   * Grams from which what holds several things is a full shop-bought one, that may be thinned. Common
+   * practice, no source.
+   */
   readonly fullKit: number;
 }
 
@@ -131,7 +140,10 @@ const PLAIN: Omit<Kind, "id"> = {
   fullKit: 500,
 };
 
-/** The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by over half a grade. Common practice, no source. */
+/**
+ * The owner's own grade, 5 (as new) to 0 (gone): at 1 it is done. Two looks at the same thing differ by over
+ * half a grade. Common practice, no source.
+ */
 export const CONDITION: ReadingRule = { what: "condition", unit: "of 5", limit: 1, error: 0.6 };
 
 /** A kind, by what sets it apart from a plain thing. */

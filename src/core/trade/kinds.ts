@@ -12,7 +12,10 @@ const reading = (what: string, unit: string, limit: number, error: number): Read
 });
 const TREAD = reading("tread", "mm", 1.5, 0.3);
 const LOFT = reading("loft", "% of new", 70, 4);
-/** What a thing is looked at for before it goes out; and, where store can spoil it, first after a long rest. Common practice, no source. */
+/**
+ * What a thing is looked at for before it goes out; and, where store can spoil it, first after a long rest.
+ * Common practice, no source.
+ */
 const look = (what: string, store = true): Look => ({ what, store });
 const BLOW_UP = look("Blow it up hard, and leave it overnight");
 const SET_UP = look("Set it up; look over seams, zip, poles and cords");
@@ -31,8 +34,9 @@ const LABEL: ServiceRule = {
 };
 
 /**
- * What each kind of thing brings with it. Lives, shapes, services and prices are common practice, no source; an owner's own
- * log overrides them as it grows. Wear per night: 3 L through a filter, 2 burns, a quarter of a charge cycle.
+ * What each kind of thing brings with it. Lives, shapes, services and prices are common practice, no source;
+ * an owner's own log overrides them as it grows. Wear per night: 3 L through a filter, 2 burns, a quarter of
+ * a charge cycle.
  */
 export const KINDS: readonly Kind[] = [
   // walking

@@ -2,9 +2,9 @@ import { expect, test } from "vitest";
 import { guessKind } from "./names";
 
 /**
- * Plain names of gear as people write them in a list, and the kind that a walker would give each: written before the guesser was
- * touched, which then had 55 % of them right; the last 44 were
- * written after that, and it had half of them. Common practice, no source.
+ * Plain names of gear as people write them in a list, and the kind that a walker would give each: written
+ * before the guesser was touched, which then had 55 % of them right; the last 44 were written after that, and
+ * it had half of them. Common practice, no source.
  */
 const NAMES: readonly (readonly [name: string, kind: string])[] = [
   ["trail shoes pair 2", "trail shoes"],

@@ -145,7 +145,10 @@ export const KindName = z.codec(Text.max(60), Text, {
 /** A name as it is compared: without capitals and outer blanks. */
 export const inPlain = (name: string) => name.trim().toLowerCase();
 
-/** Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it in its own name? */
+/**
+ * Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it
+ * in its own name?
+ */
 export function isCalled({ name, kind: id }: Pick<Item, "name" | "kind">, what: string): boolean {
   const words = new Set(inPlain(name).split(/\s+/));
   const kind = findKind(what) ?? guessKind(what);

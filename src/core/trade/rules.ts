@@ -4,7 +4,10 @@ import type { Kind, LifeRule } from "./kind";
 import { kindOf } from "./names";
 import { SCHOOLS, type School } from "./schools";
 
-/** Chance of giving out before the next trip ends that is too much, by what its failing costs. Common practice, no source. */
+/**
+ * Chance of giving out before the next trip ends that is too much, by what its failing costs. Common
+ * practice, no source.
+ */
 export const TOO_LIKELY: Readonly<Record<Consequence, number>> = {
   danger: 0.1,
   "trip-ending": 0.1,

@@ -14,9 +14,10 @@ export interface SupplyRule {
 }
 
 /**
- * Rules of thumb; common practice, no source. Gas: a canister of 105 g boils about 8 L, and a camp with a hot drink, a dinner
- * and a breakfast boils about 2 L. Alcohol: 15 ml for 0.4 L. Water: 2 to 3 L are carried for 19 km, and in the cool under 1 L is
- * drunk of them. Power, as a bank is rated: a phone and a camera used much empty 74 Wh in 4 to 5 days, used little 25 Wh.
+ * Rules of thumb; common practice, no source. Gas: a canister of 105 g boils about 8 L, and a camp with a hot
+ * drink, a dinner and a breakfast boils about 2 L. Alcohol: 15 ml for 0.4 L. Water: 2 to 3 L are carried for
+ * 19 km, and in the cool under 1 L is drunk of them. Power, as a bank is rated: a phone and a camera used
+ * much empty 74 Wh in 4 to 5 days, used little 25 Wh.
  */
 export const SUPPLY_RULES: readonly SupplyRule[] = [
   { sort: "fuel", unit: "g", over: "L boiled", typical: 13 },
@@ -47,9 +48,15 @@ export function sortOf({ sort, what, unit }: Pick<Supply, "sort" | "what" | "uni
   return WORDS.find(([pattern]) => pattern.test(what))?.[1] ?? "other";
 }
 
-/** Water from 10 °C to the boil, in J a litre: 4187 J/(kg·K), mean specific heat of water, × 90 K (CRC Handbook of Chemistry and Physics; from memory). */
+/**
+ * Water from 10 °C to the boil, in J a litre: 4187 J/(kg·K), mean specific heat of water, × 90 K (CRC
+ * Handbook of Chemistry and Physics; from memory).
+ */
 export const JOULES_TO_BOIL = 4187 * 90;
-/** Heat in a gram of butane and propane mixed, in J (lower heating value near 46 MJ/kg; handbook value, from memory). */
+/**
+ * Heat in a gram of butane and propane mixed, in J (lower heating value near 46 MJ/kg; handbook value, from
+ * memory).
+ */
 const JOULES_PER_GRAM_GAS = 46_000;
 /** No burner boils a litre from 10 °C on less gas than this, in grams. */
 export const LEAST_GAS_PER_LITRE = JOULES_TO_BOIL / JOULES_PER_GRAM_GAS;
@@ -59,5 +66,8 @@ export const FOOD_LITRES_PER_KG = 2;
 
 /** Of what a bank is rated at, what reaches a phone. Common practice, no source. */
 export const BANK_REACHES = 2 / 3;
-/** Water wanted in camp from evening to morning, in litres: dinner, a drink, breakfast, and a bottle to start on. Common practice, no source. */
+/**
+ * Water wanted in camp from evening to morning, in litres: dinner, a drink, breakfast, and a bottle to start
+ * on. Common practice, no source.
+ */
 export const CAMP_WATER = 2;

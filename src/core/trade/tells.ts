@@ -1,6 +1,6 @@
 /**
- * Words of a thing's name that give its kind away, by kind, beside the kind's own names. The longest that is in the name tells:
- * a "canister stove" is a stove, a "hard canister" none.
+ * Words of a thing's name that give its kind away, by kind, beside the kind's own names. The longest that is
+ * in the name tells: a "canister stove" is a stove, a "hard canister" none.
  */
 export const TELLS: Readonly<Record<string, readonly string[]>> = {
   "trail shoes": ["trainers", "sneakers"],

@@ -17,7 +17,10 @@ interface VerbRule {
   readonly bench?: { readonly place: BenchPlace; readonly steps: StepSort };
   /** Another thing would settle it. */
   readonly wantsAnother?: boolean;
-  /** It says that the thing may go wrong: what the engine's own score is reckoned from, and what whoever lent it is told. */
+  /**
+   * It says that the thing may go wrong: what the engine's own score is reckoned from, and what whoever lent
+   * it is told.
+   */
   readonly warns?: boolean;
   /** Nothing is to be done: the thing goes along. */
   readonly stays?: boolean;

@@ -21,7 +21,10 @@ const WARMS: Readonly<Record<string, { readonly mean: number; readonly spread: n
 /** What something adds to the bed that it is slept in with; null where it adds nothing that could be told. */
 export const warmthOf = (kind: string) => WARMS[kind] ?? null;
 
-/** Each unit of R-value under a sleeper is worth so much, °C; common practice, no source. Units add where pads are stacked. */
+/**
+ * Each unit of R-value under a sleeper is worth so much, °C; common practice, no source. Units add where pads
+ * are stacked.
+ */
 export const DEGREES_PER_R = 1.5;
 
 /** Kinds that are a bed by themselves. */

@@ -77,7 +77,10 @@ export function parseNumber(text: string): number | null {
 
 const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
 
-/** A number with at most one comma or point in it, which parts the decimals: within a quantity "1,200 kg" is not told from "1.2 kg" otherwise. */
+/**
+ * A number with at most one comma or point in it, which parts the decimals: within a quantity "1,200 kg" is
+ * not told from "1.2 kg" otherwise.
+ */
 const decimal = (text: string) => Number(text.replace(",", "."));
 
 /** What a bare number behind a unit is in, and from where on it can't be: "2 lb 3" is 2 lb 3 oz. */
@@ -169,7 +172,10 @@ export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<nu
 
 const ENERGY = /^(\d+(?:[.,]\d+)?)\s*(m?)Ah(?:\s*(?:at|@|x|×)?\s*(\d+(?:[.,]\d+)?)\s*V)?$/i;
 
-/** Reads so much of something, in whatever it is counted: "460 g", "2.5 L", "3". The unit is kept as typed, but for mAh, which are energy only at a voltage: "6700 mAh at 3.7 V" is 24.8 Wh. */
+/**
+ * Reads so much of something, in whatever it is counted: "460 g", "2.5 L", "3". The unit is kept as typed,
+ * but for mAh, which are energy only at a voltage: "6700 mAh at 3.7 V" is 24.8 Wh.
+ */
 export function parseAmount(text: string): Parsed<{ readonly value: number; readonly unit: string }> {
   const typed = text.trim();
   const charge = ENERGY.exec(typed);

@@ -29,8 +29,8 @@ const GAP_MINUTES = 180;
 const STUCK_MINUTES = 360;
 
 /**
- * The lowest reading of each night of a trip. The clock is the walker's: a night in which it was changed is as long as its
- * readings say.
+ * The lowest reading of each night of a trip. The clock is the walker's: a night in which it was changed is
+ * as long as its readings say.
  *
  * @param starts first day of the trip, ISO; `ends` its last
  * @returns a sentence where no reading lies within the trip

@@ -13,9 +13,11 @@ interface Walking {
 /**
  * Power of walking under a load, in watts: M = 1.5W + 2.0(W+L)(L/W)² + η(W+L)(1.5V² + 0.35VG).
  *
- * Source: Pandolf, Givoni, Goldman, J. Appl. Physiol. 43:577, 1977. It was fitted uphill and on the level, for loads up to body weight.
+ * Source: Pandolf, Givoni, Goldman, J. Appl. Physiol. 43:577, 1977. It was fitted uphill and on the level,
+ * for loads up to body weight.
  *
- * @throws RangeError for a grade below 0 (it says nothing of walking downhill), and where body or speed is not above 0
+ * @throws RangeError for a grade below 0 (it says nothing of walking downhill), and where body or speed is
+ * not above 0
  * @example pandolfWatts({ body: 70, load: 20, speed: 1.2, grade: 5, ground: 1.2 }) // 579.77
  */
 export function pandolfWatts({ body, load, speed, grade, ground }: Walking): number {
@@ -30,7 +32,10 @@ export function pandolfWatts({ body, load, speed, grade, ground }: Walking): num
   );
 }
 
-/** How heavy ground goes (Soule and Goldman, J. Appl. Physiol. 32:706, 1972: road 1, dirt 1.1, brush 1.2 to 1.5, bog 1.8, sand 2.1; from memory). Rock is taken as heavy brush: ours. */
+/**
+ * How heavy ground goes (Soule and Goldman, J. Appl. Physiol. 32:706, 1972: road 1, dirt 1.1, brush 1.2 to
+ * 1.5, bog 1.8, sand 2.1; from memory). Rock is taken as heavy brush: ours.
+ */
 const GROUND: Readonly<Record<Terrain, number>> = {
   road: 1,
   soft: 1.1,
@@ -51,8 +56,8 @@ interface Stretch {
 }
 
 /**
- * Energy of walking some stretches under a load, in kilocalories. Each is taken as half of it climbing evenly, and half on the
- * level: the equation says nothing of going down.
+ * Energy of walking some stretches under a load, in kilocalories. Each is taken as half of it climbing
+ * evenly, and half on the level: the equation says nothing of going down.
  */
 export function walkingKilocalories(
   stretches: readonly Stretch[],

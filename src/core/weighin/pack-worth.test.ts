@@ -11,7 +11,10 @@ const open = (file: object) => {
   return { kit, pack: packWorth(kit) };
 };
 
-/** Four trips of 50 km and 1000 m of ascent with a tent, a chair never used, a liked mug, a camera, and a bug net where there are none. */
+/**
+ * Four trips of 50 km and 1000 m of ascent with a tent, a chair never used, a liked mug, a camera, and a bug
+ * net where there are none.
+ */
 const walked = (more: object = {}) => ({
   settings: more,
   items: [

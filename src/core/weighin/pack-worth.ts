@@ -35,13 +35,19 @@ const WANTED = 0.5;
 /** Body weight where the owner has given none. Common practice, no source. */
 export const TYPICAL_BODY_KG = 75;
 
-/** The advice decides, here as on the slips: what is brought only when its weather comes stays when that was not there. */
+/**
+ * The advice decides, here as on the slips: what is brought only when its weather comes stays when that was
+ * not there.
+ */
 const isLeft = ({ leaves }: Advice, { strengths }: Outing): boolean =>
   leaves !== null &&
   (leaves.when === undefined ||
     whenHolds(leaves.when, { strength: (trigger) => strengths[trigger] }) !== true);
 
-/** Of the last outing's pack; null before the first. Cover, what is dangerous to lack, joys and what was not weighed are not ranked. */
+/**
+ * Of the last outing's pack; null before the first. Cover, what is dangerous to lack, joys and what was not
+ * weighed are not ranked.
+ */
 export function packWorth({ book, things }: Kit): PackWorth | null {
   const outing = book.outings.at(-1);
   if (!outing) return null;

@@ -10,7 +10,10 @@ export interface Swayed {
   readonly grams: number;
 }
 
-/** What a school would leave beside the present one, what it would lean to leaving, and what it would take that the present one leaves; the heaviest first. */
+/**
+ * What a school would leave beside the present one, what it would lean to leaving, and what it would take
+ * that the present one leaves; the heaviest first.
+ */
 export interface SchoolEffect {
   readonly leaves: readonly Swayed[];
   readonly leans: readonly Swayed[];

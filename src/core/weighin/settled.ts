@@ -9,8 +9,8 @@ const WITHIN = 3;
 const CREEP = 0.8;
 
 /**
- * What a scale has settled on: the median of its last readings once they agree and do not creep; null while it moves, and
- * where something went below nothing.
+ * What a scale has settled on: the median of its last readings once they agree and do not creep; null while
+ * it moves, and where something went below nothing.
  */
 export function settledOn(readings: readonly Grams[]): Grams | null {
   const last = readings.slice(-AGREEING);

@@ -169,8 +169,8 @@ function inPlain(
 }
 
 /**
- * Down to what an owner sleeps well in a bed with these extras: nights in other company count too, moved by what the difference
- * is worth, and the more doubtfully the more it differs.
+ * Down to what an owner sleeps well in a bed with these extras: nights in other company count too, moved by
+ * what the difference is worth, and the more doubtfully the more it differs.
  */
 function comfortIn(
   { bed, extras }: Pick<SleptNight, "bed" | "extras">,

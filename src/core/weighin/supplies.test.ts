@@ -5,7 +5,8 @@ import { JOULES_TO_BOIL, LEAST_GAS_PER_LITRE, sortOf } from "../trade/supplies";
 import { inBaseUnit, parseAmount } from "../units/quantity";
 import { cansFor, cansOf, isBelowPhysics, supplyUses, usesOf, type Can } from "./supplies";
 
-// Source: specific heat of water 4187 J/(kg·K), handbook value, from memory: 377 kJ for a litre from 10 °C; 46 MJ/kg of gas.
+// Source: specific heat of water 4187 J/(kg·K), handbook value, from memory: 377 kJ for a litre from 10 °C;
+// 46 MJ/kg of gas.
 test("no litre boils on less than 8.2 g of gas", () => {
   expect(JOULES_TO_BOIL / 1000).toBeCloseTo(377, 0);
   expect(LEAST_GAS_PER_LITRE).toBeCloseTo(8.2, 1);

@@ -113,8 +113,8 @@ export function cansOf(items: readonly FullItem[]): Can[] {
 const MOST_CANS = 14;
 
 /**
- * Which canisters to take for so many grams of gas: those that need the fewest full ones opened, and of these the lightest to
- * carry. Null where all of them together hold too little.
+ * Which canisters to take for so many grams of gas: those that need the fewest full ones opened, and of these
+ * the lightest to carry. Null where all of them together hold too little.
  */
 export function cansFor(grams: number, cans: readonly Can[]): Can[] | null {
   const tried = cans.filter(({ left }) => left > 0).slice(0, MOST_CANS);

@@ -92,7 +92,10 @@ const CLAIMED_SHORT = 0.05;
 const GRAMS_PER_LITRE = 1000;
 
 const BIG_THREE: readonly Job[] = ["carry", "shelter", "sleep warm", "pad"];
-/** Carried on the back: not on the body or in the hand. What is there to carry the rest hangs on the back, and counts. */
+/**
+ * Carried on the back: not on the body or in the hand. What is there to carry the rest hangs on the back, and
+ * counts.
+ */
 const isOnTheBack = ({ stow, jobs }: FullItem) =>
   jobs.includes("carry") || (stow !== "worn" && stow !== "hand");
 

@@ -85,7 +85,10 @@ export interface Range {
   readonly to: number;
 }
 
-/** What to draw next on the way from what is drawn to what is in view: nothing out of view, and at most so many lines that were not drawn before. */
+/**
+ * What to draw next on the way from what is drawn to what is in view: nothing out of view, and at most so
+ * many lines that were not drawn before.
+ */
 export function towards(drawn: Range, view: Range, most: number): Range {
   const [from, to] = [Math.max(drawn.from, view.from), Math.min(drawn.to, view.to)];
   if (from > to) return { from: view.from, to: Math.min(view.to, view.from + most - 1) };

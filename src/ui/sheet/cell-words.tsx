@@ -14,7 +14,10 @@ export interface LookedAt {
 /** Milliseconds a cell is looked at before its words are fetched: walking across asks for nothing. */
 const PAUSE = 250;
 
-/** All that a cell says, over the foot of the sheet: the mark whole, and what was done to the thing before that trip. */
+/**
+ * All that a cell says, over the foot of the sheet: the mark whole, and what was done to the thing before
+ * that trip.
+ */
 export function CellWords({
   frame,
   cellAt,

@@ -15,7 +15,10 @@ export interface Span {
   readonly toBlock: number;
 }
 
-/** Columns that are drawn together: scrolling across redraws a block now and then, and leaves the others as they are. */
+/**
+ * Columns that are drawn together: scrolling across redraws a block now and then, and leaves the others as
+ * they are.
+ */
 export const BLOCK = 4;
 
 /** Whole numbers from one to another, both included. */

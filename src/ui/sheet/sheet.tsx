@@ -21,7 +21,10 @@ export interface Place {
   readonly trip: number;
 }
 
-/** The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in place, z takes back. */
+/**
+ * The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in
+ * place, z takes back.
+ */
 export function Sheet({ data }: { data: SheetData }) {
   const router = useRouter();
   const narrow = useMedia("(max-width: 700px)");

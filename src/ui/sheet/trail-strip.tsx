@@ -25,7 +25,10 @@ const SIGNS: Readonly<Record<string, LucideIcon>> = {
   wind: Wind,
 };
 
-/** The head of the sheet: the trips as hills along one path, as high as they were far. Choosing one lights its column. */
+/**
+ * The head of the sheet: the trips as hills along one path, as high as they were far. Choosing one lights its
+ * column.
+ */
 export function TrailStrip({
   data,
   span,

@@ -22,8 +22,8 @@ interface Cell {
 }
 
 /**
- * Marks made in the sheet. A use alone leaves what else was said of the thing; what was not carried is asked about, and the same
- * key once more is the answer; every change can be taken back, one after another.
+ * Marks made in the sheet. A use alone leaves what else was said of the thing; what was not carried is asked
+ * about, and the same key once more is the answer; every change can be taken back, one after another.
  */
 export function useMarking(data: SheetData) {
   const refresh = useRefresh();

@@ -29,7 +29,10 @@ export async function move(trip: TripId, item: ItemId, to: Moved | null): Promis
   });
 }
 
-/** Makes a list that of a trip to come: what is on it goes along, what was listed and is not any more comes off, unless it is marked. */
+/**
+ * Makes a list that of a trip to come: what is on it goes along, what was listed and is not any more comes
+ * off, unless it is marked.
+ */
 export async function packList(trip: TripId, raw: readonly string[]): Promise<Answer> {
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));

@@ -54,7 +54,10 @@ const WORDS: Readonly<
 
 const goes = ({ column }: BoardLine) => column === "take" || column === "not ready";
 
-/** The list for a trip in four columns; a thing is moved by its button, by drag, or by t and l; the figures follow at once. */
+/**
+ * The list for a trip in four columns; a thing is moved by its button, by drag, or by t and l; the figures
+ * follow at once.
+ */
 export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoardProps) {
   const { busy, run } = useDoing();
   const [shown, showMoved] = useOptimistic(lines, (before, { id, to }: { id: ItemId; to: Moved | null }) =>

@@ -18,7 +18,10 @@ const GROUND = 118;
 /** Metres up for each on that stand for a level way. */
 const LEVEL = 0.005;
 
-/** The trip ahead as a path, leg by leg, higher where more is climbed: what is on the back where each begins, and what may give out where. */
+/**
+ * The trip ahead as a path, leg by leg, higher where more is climbed: what is on the back where each begins,
+ * and what may give out where.
+ */
 export function PlanPath({
   stages,
   weak,

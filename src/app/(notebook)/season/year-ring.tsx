@@ -11,7 +11,10 @@ const INNER = 112;
 const HEIGHT = 46;
 const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"] as const;
 
-/** A year as a ring, January at the top and on with the clock, the year before inside it: each trip where it was, the higher the further, with a red end where something failed. */
+/**
+ * A year as a ring, January at the top and on with the clock, the year before inside it: each trip where it
+ * was, the higher the further, with a red end where something failed.
+ */
 export function YearRing({
   year,
   inside,

@@ -26,7 +26,10 @@ const Typed = Text.max(300, "At most 300 letters.");
 const gone = refuse({ "": "That is no longer on the shelf." });
 type Was = z.input<typeof Item>;
 
-/** Puts one typed line on the shelf, in the place of an older thing where it takes over from one. Answers with what was there of that one, for undo. */
+/**
+ * Puts one typed line on the shelf, in the place of an older thing where it takes over from one. Answers with
+ * what was there of that one, for undo.
+ */
 export async function addLine(
   line: string,
   after: z.input<typeof TakesOver> | null,
@@ -155,7 +158,10 @@ export async function setPlace(id: ItemId, to: Place): Promise<Answer<Was>> {
 
 const Unit = z.enum(["g", "oz"]).nullable();
 
-/** Puts imported items on the shelf: all of them, or none. From then on weights are said in `unit`, where one is given. */
+/**
+ * Puts imported items on the shelf: all of them, or none. From then on weights are said in `unit`, where one
+ * is given.
+ */
 export async function importItems(
   raws: readonly unknown[],
   unit: z.input<typeof Unit>,
@@ -219,7 +225,10 @@ const findWish = async (tx: Db, id: ItemId) => {
   return wish?.state === "wished" ? wish : null;
 };
 
-/** A wish came true: it is on the shelf, new, in the slot of what it takes the place of, which is retired or stays. Answers with what there was, for undo. */
+/**
+ * A wish came true: it is on the shelf, new, in the slot of what it takes the place of, which is retired or
+ * stays. Answers with what there was, for undo.
+ */
 export async function buyWish(id: ItemId, inItsPlace: boolean): Promise<Answer<Was[]>> {
   return acting(async (tx) => {
     const wish = await findWish(tx, id);

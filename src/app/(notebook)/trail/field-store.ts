@@ -36,7 +36,10 @@ export async function forgetLines(ids: readonly string[]): Promise<void> {
   await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
 }
 
-/** Sends what waits, a trip at a time; what is refused for good is kept with the reason. Says whether anything went out. */
+/**
+ * Sends what waits, a trip at a time; what is refused for good is kept with the reason. Says whether anything
+ * went out.
+ */
 export async function sendLines(): Promise<boolean> {
   const waiting = (await keptLines()).filter(({ sent, refused }) => !sent && !refused);
   let went = false;

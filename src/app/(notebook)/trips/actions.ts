@@ -39,10 +39,11 @@ const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 type Packed = z.infer<typeof Packed>;
 
 /**
- * Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of things taken off the
- * list go.
+ * Saves a trip, its track where one was read, and what was in the pack; marks already made stay, those of
+ * things taken off the list go.
  *
- * @param seen what `seenOf` told of it when the form was opened; what was changed elsewhere since is asked about
+ * @param seen what `seenOf` told of it when the form was opened; what was changed elsewhere since is asked
+ * about
  */
 export async function saveTrip(
   raw: Record<string, unknown>,
@@ -188,7 +189,10 @@ const Stretches = z.array(
   }),
 );
 
-/** Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where that changes in mid-leg. */
+/**
+ * Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where
+ * that changes in mid-leg.
+ */
 export async function setStretches(trip: TripId, item: ItemId, raw: readonly Stretch[]): Promise<Answer> {
   return acting(async (tx) => {
     const stretches = Stretches.parse(raw);
@@ -259,7 +263,10 @@ const LookBack = Trip.pick({
   boiled: true,
 });
 
-/** Saves what is said looking back: what made the trip, what could have stayed, what was missed, the nights, what came home. */
+/**
+ * Saves what is said looking back: what made the trip, what could have stayed, what was missed, the nights,
+ * what came home.
+ */
 export async function saveLookBack(trip: TripId, raw: unknown): Promise<Answer> {
   return acting(async (tx) => {
     const said = LookBack.parse(raw);

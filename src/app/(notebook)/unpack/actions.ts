@@ -25,7 +25,10 @@ import { findTrip, saveTrips } from "@/data/trips";
 import { acting } from "@/app/acting";
 import { byField, refuse, type Answer } from "@/ui/answer";
 
-/** A thing that joined on the way: carried from a leg on (null: all the way), and whose slot it took over (null: nobody's). */
+/**
+ * A thing that joined on the way: carried from a leg on (null: all the way), and whose slot it took over
+ * (null: nobody's).
+ */
 const Joined = z.object({
   line: Text.max(200, "At most 200 letters."),
   how: z.enum(HOW_COME),

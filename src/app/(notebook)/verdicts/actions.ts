@@ -76,8 +76,8 @@ const Undo = z.union([z.object({ entry: RecordId }), z.object({ item: ItemId, st
 export type Undo = z.infer<typeof Undo>;
 
 /**
- * Logs that a verdict has been followed: what its verb's remedy is, or that the thing has left. With a grade, 0 to 5, where it
- * asked for a look.
+ * Logs that a verdict has been followed: what its verb's remedy is, or that the thing has left. With a grade,
+ * 0 to 5, where it asked for a look.
  */
 export async function done(
   rawAbout: z.input<typeof About>,

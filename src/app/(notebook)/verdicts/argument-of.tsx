@@ -8,7 +8,10 @@ import type { RuledOn } from "@/core/model";
 import { LifeChart } from "./life-chart";
 import { tripPath } from "@/ui/paths";
 
-/** The facts of a slip, and the whole argument, which is fetched when it is opened: the engine is asked then what would change it. */
+/**
+ * The facts of a slip, and the whole argument, which is fetched when it is opened: the engine is asked then
+ * what would change it.
+ */
 export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode }) {
   const [argument, setArgument] = useState<Argument>();
   const [wrong, setWrong] = useState<string>();

@@ -15,7 +15,10 @@ interface ToldQuestion {
 /** The key that gives an answer while one of its buttons has the focus: a grade is its own digit. */
 const keyOf = (word: string, n: number) => (/^\d$/.test(word) ? word : String(n + 1));
 
-/** At most three questions, those whose answers would most change the verdicts; each is answered by one press, or waved away. */
+/**
+ * At most three questions, those whose answers would most change the verdicts; each is answered by one press,
+ * or waved away.
+ */
 export function Questions({ questions }: { questions: readonly ToldQuestion[] }) {
   const router = useRouter();
   const [busy, start] = useTransition();

@@ -13,7 +13,10 @@ import { done, rule, undone, unrule } from "./actions";
 import type { SlipData } from "./slip-data";
 import { focusSlip } from "./slip-keys";
 
-/** Agree, done, overrule with a reason and when to ask again, or later; afterwards the focus goes on to the next slip. */
+/**
+ * Agree, done, overrule with a reason and when to ask again, or later; afterwards the focus goes on to the
+ * next slip.
+ */
 export function RulingButtons({ slip }: { slip: SlipData }) {
   const { about, name, ruling, doing } = slip;
   const refresh = useRefresh();

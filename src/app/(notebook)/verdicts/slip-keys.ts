@@ -2,7 +2,10 @@ import { isTyping } from "@/ui/is-typing";
 
 const SLIPS = "[data-slip]";
 
-/** Brings the focus to the slip after (or before) one; to the other side where there is none, so that it is never lost. */
+/**
+ * Brings the focus to the slip after (or before) one; to the other side where there is none, so that it is
+ * never lost.
+ */
 export function focusSlip(from: Element, by: 1 | -1 = 1): void {
   const all = [...document.querySelectorAll<HTMLElement>(SLIPS)];
   const at = all.indexOf(from as HTMLElement);

@@ -17,7 +17,10 @@ interface SlipProps {
   readonly first?: boolean;
 }
 
-/** A slip: the verb large, a sentence of plain evidence, what is at stake, a caution, the argument, and the owner's ruling. */
+/**
+ * A slip: the verb large, a sentence of plain evidence, what is at stake, a caution, the argument, and the
+ * owner's ruling.
+ */
 export function Slip({ slip, heading = true, first = false }: SlipProps) {
   const {
     about,

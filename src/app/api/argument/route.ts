@@ -6,7 +6,10 @@ import { readBook } from "../../book";
 
 const Asked = z.union([z.object({ item: ItemId, verb: Verb, ground: Text }), z.object({ what: Text })]);
 
-/** The whole argument of one verdict (`?item=…&verb=…`), or for something to add (`?what=…`); fetched when a slip is opened. */
+/**
+ * The whole argument of one verdict (`?item=…&verb=…`), or for something to add (`?what=…`); fetched when a
+ * slip is opened.
+ */
 export async function GET(request: Request): Promise<Response> {
   const asked = Asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return Response.json({ why: "Ask for an item and a verb." }, { status: 400 });

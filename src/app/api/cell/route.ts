@@ -9,7 +9,10 @@ import { findTrip } from "@/data/trips";
 
 const Asked = z.object({ item: ItemId, trip: TripId });
 
-/** All that a mark says, in words (`?item=…&trip=…`): asked for the one cell that is looked at, as a sheet has thousands. */
+/**
+ * All that a mark says, in words (`?item=…&trip=…`): asked for the one cell that is looked at, as a sheet has
+ * thousands.
+ */
 export async function GET(request: Request): Promise<Response> {
   const asked = Asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) return Response.json({ why: "Ask for an item and a trip." }, { status: 400 });

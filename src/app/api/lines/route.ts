@@ -9,7 +9,10 @@ import { answering, jsonIn } from "../answering";
 
 const Sent = z.object({ trip: TripId, lines: z.array(Line).min(1).max(500) });
 
-/** Keeps lines written on the way. One that is here already is not added again, so that a phone may send until it hears. */
+/**
+ * Keeps lines written on the way. One that is here already is not added again, so that a phone may send until
+ * it hears.
+ */
 export async function POST(request: Request): Promise<Response> {
   const text = await request.text();
   return answering(async () => {

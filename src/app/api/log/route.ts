@@ -24,8 +24,8 @@ export async function GET(): Promise<Response> {
 }
 
 /**
- * What a file comes to (`?look`), or its log put in the place of what is here (`?replace`) or added to it (`?add`). With an
- * id of its own (`&import=…`) it can be asked after, and stopped.
+ * What a file comes to (`?look`), or its log put in the place of what is here (`?replace`) or added to it
+ * (`?add`). With an id of its own (`&import=…`) it can be asked after, and stopped.
  */
 export async function POST(request: Request): Promise<Response> {
   const ask = new URL(request.url).searchParams;

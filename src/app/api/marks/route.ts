@@ -23,8 +23,8 @@ const Sent = z
   .max(1000);
 
 /**
- * Saves marks, or clears them, in the order given, all or none; the answer means that they are on disk, and tells what was
- * known of each before, null where it was not carried.
+ * Saves marks, or clears them, in the order given, all or none; the answer means that they are on disk, and
+ * tells what was known of each before, null where it was not carried.
  */
 export async function POST(request: Request): Promise<Response> {
   const text = await request.text();

@@ -23,7 +23,10 @@ interface Thing {
 
 /** Labels say less than scales by about this share: so the simulated scale finds it too. */
 const HEAVIER_THAN_CLAIMED = 1.04;
-/** What the simulated scale makes of a thing that nobody has weighed, in grams: by its name, so that it stays the same. */
+/**
+ * What the simulated scale makes of a thing that nobody has weighed, in grams: by its name, so that it stays
+ * the same.
+ */
 const madeUp = (name: string) =>
   30 + ([...name].reduce((sum, letter) => sum + letter.codePointAt(0)!, 0) % 400);
 

@@ -1,8 +1,8 @@
 import { CacheFirst, NetworkFirst, Serwist } from "serwist";
 
 /**
- * The trail page without a network: it opens as it was last seen, and everything that it is made of comes from the cache.
- * Nothing else of the app goes through here.
+ * The trail page without a network: it opens as it was last seen, and everything that it is made of comes
+ * from the cache. Nothing else of the app goes through here.
  */
 const serwist = new Serwist({
   skipWaiting: true,

@@ -26,7 +26,10 @@ interface SharedThing extends Shared {
   readonly owner: string | null;
 }
 
-/** What was carried in turn or split with companions, and what it weighed for all of them together. No accounts, just names. */
+/**
+ * What was carried in turn or split with companions, and what it weighed for all of them together. No
+ * accounts, just names.
+ */
 export function Companions({
   trip,
   shared,

@@ -52,8 +52,9 @@ const AT_FIRST = 30;
 const CATCH = 0.02;
 
 /**
- * Legs across, things down, a bar for each time carried. Ends are dragged, or moved by arrow keys: a step each, a leg by
- * Page Up and Page Down. Only what did not go all the way is in the picture until it is asked for.
+ * Legs across, things down, a bar for each time carried. Ends are dragged, or moved by arrow keys: a step
+ * each, a leg by Page Up and Page Down. Only what did not go all the way is in the picture until it is asked
+ * for.
  */
 export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps) {
   const router = useRouter();
@@ -265,7 +266,10 @@ const Row = memo(function Row({
 /** Of the way; the handles of a stretch shorter than this would lie on one another. */
 const SHORT = 0.16;
 
-/** The handles of a short stretch stand aside, each for a finger of its own: to its own side, or both to the side with room. */
+/**
+ * The handles of a short stretch stand aside, each for a finger of its own: to its own side, or both to the
+ * side with room.
+ */
 function aside(values: readonly number[], n: number, whole: number): React.CSSProperties | undefined {
   const isTo = n % 2 === 1;
   const [from, to] = isTo ? [values[n - 1]!, values[n]!] : [values[n]!, values[n + 1]!];

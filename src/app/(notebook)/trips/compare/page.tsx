@@ -23,7 +23,10 @@ const LOADS: readonly (readonly [Load, string])[] = [
   ["hobby", "hobby"],
 ];
 
-/** One trip's list beside another's: what came out, what went in, what each change saved. The sum agrees to the gram. */
+/**
+ * One trip's list beside another's: what came out, what went in, what each change saved. The sum agrees to
+ * the gram.
+ */
 export default async function ComparePage({
   searchParams,
 }: {

@@ -32,7 +32,10 @@ interface FloorProps {
   readonly onPick: (pick: Pick, ids: ItemId[]) => void;
 }
 
-/** The pack as it lay on the floor, pocket by pocket, the heavy things large: a tap picks what made the trip, or what could have stayed. */
+/**
+ * The pack as it lay on the floor, pocket by pocket, the heavy things large: a tap picks what made the trip,
+ * or what could have stayed.
+ */
 export function Floor({ things, picked, onPick }: FloorProps) {
   const [pick, setPick] = useState<Pick>("made");
   const press = ({ id, name }: Lying) => {

@@ -28,7 +28,10 @@ interface LookBackProps {
   readonly units: Units;
 }
 
-/** Three that made the trip, three that could have stayed, what was missed, how the nights were, what came home. Saved as it is said. */
+/**
+ * Three that made the trip, three that could have stayed, what was missed, how the nights were, what came
+ * home. Saved as it is said.
+ */
 export function LookBack({ trip, nights, days, things, units, ...before }: LookBackProps) {
   const refresh = useRefresh();
   const [said, setSaid] = useState(before.said);
