@@ -69,7 +69,8 @@ export async function allCarries(db: Db, items: readonly ItemId[]): Promise<Read
   const packed = new Map(
     (
       await db.query(
-        "select item, string_agg(plain || trip, ' ') as marks from carry where plain is not null and item = any ($1) group by item",
+        "select item, string_agg(plain || trip, " +
+          "' ') as marks from carry where plain is not null and item = any ($1) group by item",
         [items],
       )
     ).rows.map((row) => [row.item as ItemId, String(row.marks).split(" ")]),

@@ -7,7 +7,8 @@ import lockfile from "proper-lockfile";
 class FolderInUse extends Error {
   constructor(folder: string, pid: string) {
     super(
-      `Nettle Tally is already open on ${folder}${pid ? ` (process ${pid})` : ""}. Close it first, or set NETTLE_DATA to another folder.`,
+      `Nettle Tally is already open on ${folder}${pid ? ` (process ${pid})` : ""}. ` +
+        `Close it first, or set NETTLE_DATA to another folder.`,
     );
     this.name = "FolderInUse";
   }

@@ -11,7 +11,8 @@ const STATEMENT = /(?:\$\$[^]*?\$\$|;(?!\s*$)|[^;])+/gm;
 class NewerDatabase extends Error {
   constructor(found: number, known: number) {
     super(
-      `This data was written by a later Nettle Tally (version ${found} of its tables; this one knows ${known}). Update the program, or choose another folder.`,
+      `This data was written by a later Nettle Tally (version ${found} of its tables; ` +
+        `this one knows ${known}). Update the program, or choose another folder.`,
     );
     this.name = "NewerDatabase";
   }

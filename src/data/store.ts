@@ -58,7 +58,8 @@ async function openFolder(folder: string, snapshot?: string): Promise<Store> {
  */
 const LEAST_ROOM = 64 * 1024 * 1024;
 const FULL =
-  "The disk is full: nothing was saved, and what was saved before is safe. Make room on it (some 100 MB), and try again.";
+  "The disk is full: nothing was saved, and what was saved before is safe. " +
+  "Make room on it (some 100 MB), and try again.";
 
 /**
  * PGlite in a folder, which never writes where there is hardly room: one that runs out of room in mid-write

@@ -40,6 +40,7 @@ export async function weighLog(db: Db): Promise<void> {
   room = LOG_LIMIT - (await logWeight(db));
   if (room < 0)
     throw new Refused(
-      `A log weighs ${LOG_LIMIT / 1024 / 1024} MB at most, and this would be more. Take off a long track, or long notes, first.`,
+      `A log weighs ${LOG_LIMIT / 1024 / 1024} MB at most, and this would be more. ` +
+        `Take off a long track, or long notes, first.`,
     );
 }

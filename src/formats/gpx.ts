@@ -104,7 +104,10 @@ function toTrack(
     for (const node of segment) {
       const point = toPoint(node);
       if (!point)
-        return `${name}: point ${n + 1} is not on Earth (latitude ${cutTo(40, String(node.lat))}, longitude ${cutTo(40, String(node.lon))}).`;
+        return (
+          `${name}: point ${n + 1} is not on Earth (latitude ${cutTo(40, String(node.lat))}, ` +
+          `longitude ${cutTo(40, String(node.lon))}).`
+        );
       n++;
       points.push(point);
     }

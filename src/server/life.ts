@@ -12,7 +12,8 @@ async function endOn(error: unknown): Promise<never> {
   const [newest] = await copiesIn(dataFolder());
   console.error(
     newest
-      ? `The newest copy of it is of ${sayCopy(newest)}. To bring it back: npm start -- --restore\nWhat is damaged stays beside it.`
+      ? `The newest copy of it is of ${sayCopy(newest)}. ` +
+          `To bring it back: npm start -- --restore\nWhat is damaged stays beside it.`
       : "There is no copy of it. Leave the folder as it is, and start with another: NETTLE_DATA=… npm start",
   );
   process.exit(5);

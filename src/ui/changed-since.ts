@@ -10,4 +10,5 @@ export function changedSince(seen: object, now: object): string[] {
 
 /** What is put to an owner whose form is older than the record. */
 export const askAbout = (fields: readonly string[]) =>
-  `It was changed elsewhere since this form was opened (${listWords(fields)}). What stands here takes the place of that. Save it?`;
+  `It was changed elsewhere since this form was opened (${listWords(fields)}). ` +
+  `What stands here takes the place of that. Save it?`;

@@ -1,5 +1,5 @@
 import type { Felt, ItemId } from "../model";
-import { DONE, FELTS, NOT_SO, TROUBLES } from "../trade/hearing";
+import { DONE, FELTS, NOT_MISSED, NOT_SO, OLD_ONES_GONE, TROUBLES } from "../trade/hearing";
 import { METRES_PER_MILE } from "../units/quantity";
 import { readSentence, unitSpans, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
 import type { Heard, HeardFact } from "./facts";
@@ -220,13 +220,7 @@ export class Listener {
       /\bwant(?:ed)? (.+?) next time\b/.exec(plain) ??
       /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
     if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
-    if (
-      /\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b|\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/.test(
-        plain,
-      ) ||
-      /\bneeded (to|it|them)\b/.test(words)
-    )
-      return false;
+    if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return false;
     const what = nounOf(match[1]!);
     if (!what) return false;
     this.also({ about: "missed", what }, { at: this.read.tokens[0]!.at, end: this.read.tokens.at(-1)!.end });
@@ -288,10 +282,7 @@ export class Listener {
       { at: this.read.tokens[0]!.at, end: this.read.tokens.at(-1)!.end },
     );
     // What became of the old ones is told behind it.
-    const rest =
-      /\b(mine|one pair of the old ones|the old ones?|the ones? i)\b.*?\b(binned|lost|thrown out|threw out|given away|worn out|shot)\b|\b(binned|lost)\b.*\b(mine|old ones?)\b/.exec(
-        words,
-      );
+    const rest = OLD_ONES_GONE.exec(words);
     const old = same[0] ?? units.find(({ word }) => word === "T")?.mentions[0]?.things[0];
     if (rest && old) {
       const gone = rest[2] ?? rest[3];
@@ -444,7 +435,8 @@ export class Listener {
     const patterns: readonly (readonly [RegExp, (match: RegExpExecArray) => void])[] = [
       [
         new RegExp(
-          `(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: \\w+)? (?:left|remaining|to go|still|came (?:back|home))`,
+          `(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: ` +
+            `\\w+)? (?:left|remaining|to go|still|came (?:back|home))`,
         ),
         (m) => say(amount(sortOf(m[3]!), "left", m[1]!, m[2]!), m),
       ],

@@ -5,11 +5,15 @@ import {
   COMPLAINT_PLACES,
   COMPLAINTS,
   DONE,
+  EXITS,
   FAILED,
+  HARDLY,
   NEGATION,
   NOT_SO,
   PATCHED,
   TROUBLES,
+  UNUSED,
+  USED,
   WENT_WITHOUT,
   WHYS,
 } from "../trade/hearing";
@@ -83,7 +87,8 @@ function countsIn(told: Told, words: string, thing: Named | undefined, hasAmount
   if (pieces > 1) {
     const lost =
       new RegExp(
-        `\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
+        `\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: ` +
+          `of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
       ).exec(words) ??
       new RegExp(
         `\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`,
@@ -191,10 +196,7 @@ function usedIn(told: Told, n: number, thing: Named | undefined, clauses: readon
   const around = clauses.map((each) => each.words);
   const words = around[n]!;
   const whole = around.join(" , ");
-  const unused =
-    /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$|\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b|\bunused\b|\buntouched\b|\bnever (left|came|got|saw|opened|out)\b|\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b|\bno need (for|of)\b|\bno call for\b|\bcame home (as dry|unused|clean|folded)\b|\bnot (a|one) (page|once|time)\b|\bnot read\b|\bnot (used|worn|opened|needed|touched|lit)\b|\bnever (used|wore|worn|needed|opened)\b/.exec(
-      words,
-    );
+  const unused = UNUSED.exec(words);
   // Why it stayed unused is said in the same breath, or just after.
   const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
   const why =
@@ -214,19 +216,12 @@ function usedIn(told: Told, n: number, thing: Named | undefined, clauses: readon
     return;
   }
   if (thing && thing.pieces > 1 && /\b(too|far too) many\b/.test(words)) told.why = "too much of it";
-  if (
-    /\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b|\b(used|wore|opened|came out|needed|out)( the| my)?( it| them| T)? (just |only )?(once|twice)\b|\b(only|just) (once|twice)\b/.test(
-      words,
-    )
-  ) {
+  if (HARDLY.test(words)) {
     told.use = "hardly";
     if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
     return;
   }
-  const used =
-    /\b(used|using|wore|worn|wear (it|them) every|slept (in|on|under)|lay (in|on|under)|cooked (in|on)|ate (from|with|off)|lived in|on the go|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b|\bT for (sun|shade|rain|warmth)\b|\bglad (of|to have|i had)\b|\ball day\b|\bevery (day|night|evening|morning)\b|\bwore\b/.exec(
-      words,
-    );
+  const used = USED.exec(words);
   if (
     used &&
     !isNegated(words, used.index) &&
@@ -308,30 +303,7 @@ function frostOf(words: string, thing: Named | undefined): Told["frost"] {
 
 function exitIn(words: string, thing: Named | undefined, told: Told): Told["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
-  const rows: readonly (readonly [NonNullable<Told["exit"]>, RegExp])[] = [
-    [
-      "posted ahead",
-      /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/,
-    ],
-    [
-      "sent home",
-      /\b(sent|posted|mailed|went|took) (it |them |the |my )*(T )?(back )?home\b|\bparcel (back )?home\b|\bbox (back )?home\b|\b(sent|posted|mailed)( the| my)? T (back|home)\b|\bin the post\b/,
-    ],
-    [
-      "given away",
-      /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)|\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b|\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
-    ],
-    [
-      "thrown out",
-      /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/,
-    ],
-    ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
-    [
-      "lost",
-      /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
-    ],
-  ];
-  for (const [how, pattern] of rows) {
+  for (const [how, pattern] of EXITS) {
     const match = pattern.exec(words);
     if (!match || isNegated(words, match.index)) continue;
     if (how === "lost" && (told.pieces !== undefined || /\blost (its |the )?(loft|air|charge)\b/.test(words)))

@@ -47,7 +47,9 @@ export function itemProblems({
   if (empty && weight && weight.g < empty.g)
     problems.push({
       path: ["weights"],
-      message: `${weight.typed} is less than it weighs empty (${empty.typed}). Weigh it again, or mend the empty weight.`,
+      message:
+        `${weight.typed} is less than it weighs empty (${empty.typed}). ` +
+        `Weigh it again, or mend the empty weight.`,
     });
   return problems;
 }
@@ -107,7 +109,9 @@ export function tripProblems(trip: TripHead): Problem[] {
   if (trip.nights !== null && trip.nights > days)
     problems.push({
       path: ["nights"],
-      message: `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. At most ${days} are accepted.`,
+      message:
+        `${trip.nights} nights don't fit into ${days} ${days === 1 ? "day" : "days"}. ` +
+        `At most ${days} are accepted.`,
     });
   if (metres > days * FURTHEST_DAY)
     problems.push({
@@ -128,7 +132,9 @@ export function tripProblems(trip: TripHead): Problem[] {
     if (back > out)
       problems.push({
         path: ["supplies", n, "back"],
-        message: `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). What was bought on the way counts as gone out.`,
+        message:
+          `More ${what} came home (${back} ${unit}) than went out (${out} ${unit}). ` +
+          `What was bought on the way counts as gone out.`,
       });
   });
   return problems;

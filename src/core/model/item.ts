@@ -34,7 +34,8 @@ const Ratings = z
   .object({
     label: z.object({ celsius: Celsius, means: LabelMeans }).meta({
       description:
-        "Label temperature, and what it means: comfort, limit or extreme by test (ISO 23537-1), or a plain number of its maker.",
+        "Label temperature, and what it means: " +
+        "comfort, limit or extreme by test (ISO 23537-1), or a plain number of its maker.",
     }),
     rValue: z
       .number("Write the R-value as a number.")

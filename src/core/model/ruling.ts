@@ -17,10 +17,17 @@ export const Ruling = z.object({
   }),
   decision: z.enum(["agree", "overrule", "later"]),
   reason: Text.max(1000).default("").meta({ description: "The owner's words." }),
-  again: z.int().min(1).max(50).nullable().default(null).meta({
-    description:
-      "Ask again after so many more trips with it (without it, of something to add); null: only when something new speaks.",
-  }),
+  again: z
+    .int()
+    .min(1)
+    .max(50)
+    .nullable()
+    .default(null)
+    .meta({
+      description:
+        "Ask again after so many more trips with it (without it, of something to add); " +
+        "null: only when something new speaks.",
+    }),
   on: Day,
   trips: z.int().min(0).max(1e6).default(0).meta({
     description:

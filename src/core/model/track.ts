@@ -38,7 +38,8 @@ export const Track = z.object({
     .max(20_000)
     .meta({
       description:
-        "Metres from the start, latitude, longitude, metres above the sea, seconds since 1970 UTC, 1 where the recorder began anew.",
+        "Metres from the start, latitude, longitude, metres above the sea, " +
+        "seconds since 1970 UTC, 1 where the recorder began anew.",
     }),
 });
 export type Track = z.infer<typeof Track>;

@@ -116,6 +116,9 @@ export function sayOnSomeLegs(
 ): string {
   const where = legs.length === 1 ? `leg ${legs[0]! + 1}` : `legs ${legs[0]! + 1} to ${legs.at(-1)! + 1}`;
   const how = listWords([postedAhead && "posted ahead", sentHome && "sent home after"].filter(isWord), "and");
-  return `${item.name}: wanted on ${where} only. ${capital(how)}, ${sayMass(item.weight?.g ?? 0, units)} is off your back for ${sayDistance(without, units)}.`;
+  return (
+    `${item.name}: wanted on ${where} only. ${capital(how)}, ` +
+    `${sayMass(item.weight?.g ?? 0, units)} is off your back for ${sayDistance(without, units)}.`
+  );
 }
 const isWord = (word: string | false): word is string => word !== false;

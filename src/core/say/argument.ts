@@ -148,7 +148,8 @@ function sayWanted({ case: { use, school, book, marked } }: Advice): string | nu
   if (marked.length === 0) return null;
   const called = use.calledTrips.length;
   const idle = use.uncalledTrips.length
-    ? ` Without a call: idle for ${round(use.idle)} chances, on ${use.uncalledTrips.length} of ${count(book.outings.length, "trip")}.`
+    ? ` Without a call: idle for ${round(use.idle)} chances, ` +
+      `on ${use.uncalledTrips.length} of ${count(book.outings.length, "trip")}.`
     : "";
   const missed = use.missed.length
     ? ` Left at home and missed on ${use.missed.length}, which counts as used.`
@@ -170,7 +171,8 @@ function sayWorn(left: Left, { case: one }: Advice): string[] {
     `${Math.round(wearNumber(wear, item.wears, units))} ${wearUnitName(item.wears, units)}`;
   return [
     `${sayLeft(left, item.wears, units)} (four times in five); ${percent(left.givesOut)} to give out on ${book.next.name ?? "a usual trip (like your last five, at most a week)"}.`,
-    `From the rule of thumb for ${kind.id} (half last ${length(kind.life!.median)}, shape ${kind.life!.k}), and ${own}.`,
+    `From the rule of thumb for ${kind.id} (half last ${length(kind.life!.median)}, ` +
+      `shape ${kind.life!.k}), and ${own}.`,
     ...left.trends.map(({ rule, points, at, slope }) => {
       const level = at(left.worn);
       const ahead = length(Math.max(0, (rule.limit - level) / slope));

@@ -11,11 +11,13 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
     "What is past the date on its label, or will be before the planned trip ends, is replaced.",
   "used up": "What is used up is bought again before the next trip.",
   "beyond mending":
-    "What failed, and can't be mended, is worn out, or failed by its making, is replaced; a defect is exchanged or another design chosen.",
+    "What failed, and can't be mended, is worn out, or failed by its making, is replaced; " +
+    "a defect is exchanged or another design chosen.",
   "fault came back": "A fault that came back after two repairs is not mended a third time.",
   "too dear to mend": "Where the repairs and this one top half the price of a new one, it is replaced.",
   "wear to be seen":
-    "Wear that can be seen, graded 2 of 5 or less, on what does not come back by mending (cloth, soles, foam), is replaced; condition overrules miles.",
+    "Wear that can be seen, graded 2 of 5 or less, on what does not come back by mending (cloth, " +
+    "soles, foam), is replaced; condition overrules miles.",
   "reading at its limit": "A reading at or below its kind's limit ends it; flow and loft are serviced first.",
   "short of pieces":
     "A set short of pieces is made whole, not thrown out, unless it went on as well without them.",
@@ -33,9 +35,11 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "gone for another": "Left for another of its slot after a complaint: a swap, done.",
   "gone when done with": "Gone with its work done: nothing to judge.",
   "open trouble":
-    "Open damage or failure that can be mended and is worth the trouble is mended; damage that leaves it sound (4 or 5) is only watched.",
+    "Open damage or failure that can be mended and is worth the trouble is mended; " +
+    "damage that leaves it sound (4 or 5) is only watched.",
   "comes back by service":
-    "Leaks, clogs, lost loft and loose locks get service first, then proof; come back after that, the thing is mended or replaced.",
+    "Leaks, clogs, lost loft and loose locks get service first, then proof; " +
+    "come back after that, the thing is mended or replaced.",
   "flat or empty": "Flat or empty is not broken: charged, filled, measured.",
   "worn but serviceable": "What annoys by wear is seen to first: cleaned, tightened, washed, reproofed.",
   "wet through": "What the weather wetted is dried, and washed if the loft stays down.",
@@ -49,7 +53,8 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "after store":
     "After about a hundred days without a trip, what store can spoil is looked at before the first trip out.",
   "look it over":
-    "Where only the rule of thumb worries, and a look costs less than being wrong, the thing is looked over; graded 3 or better it is quiet until a quarter more wear.",
+    "Where only the rule of thumb worries, and a look costs less than being wrong, " +
+    "the thing is looked over; graded 3 or better it is quiet until a quarter more wear.",
   "frost nobody noted":
     "A light frost that nobody noted is asked about and looked into, not acted on by a guess.",
   "unknown contents": "A kit that somebody else filled counts as cover once it has been gone through.",
@@ -57,7 +62,8 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "nearly empty": "Contents opened or nearly used up are restocked at once, whatever the date.",
   "found wanting": "What was looked at between trips and found middling is seen to before it is trusted.",
   "mended, not tried":
-    "Mended, serviced or altered, and not yet used in what matters to it, a thing whose failure ends a trip is tried near home; a dry trip proves no seam.",
+    "Mended, serviced or altered, and not yet used in what matters to it, " +
+    "a thing whose failure ends a trip is tried near home; a dry trip proves no seam.",
   "new, not tried":
     "New, and never out in what matters: tried near home first; one shower or easy night is enough to keep it.",
   "unknown past, not tried": "Of unknown past, and not yet used in what matters: tried near home first.",
@@ -86,7 +92,8 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "carried home": "A third or more of food or fuel carried home, and the trip not cut short: less of it.",
   "hardly opened": "A full kit unopened for weeks is slimmed to what counts; cover stays.",
   complaint:
-    "Used and needed, and complained of on its only chances or on a good share of them: swapped, the complaint repeated; once among many it is kept.",
+    "Used and needed, and complained of on its only chances or on a good share of them: " +
+    "swapped, the complaint repeated; once among many it is kept.",
   "wrong for its nights":
     "Too cold or too hot on two nights and a third of those noted: another, or for other nights.",
   "lighter one owned": "Another owned thing for the same job, used and liked, weighs far less.",
@@ -100,7 +107,8 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "nearly gone":
     "Of what is used up and bought again, a fifth or less is left: the next is bought before the trip.",
   "your word":
-    "What its owner says outright to do with it leads, unless frost, a date or danger speaks, until something new speaks against it.",
+    "What its owner says outright to do with it leads, unless frost, " +
+    "a date or danger speaks, until something new speaks against it.",
   "made the trip": "Named as one that made the trip: a swap is then only a watch.",
   "no call yet": "An unused mark is no verdict where nothing called.",
   "too light to argue": "What weighs next to nothing is not worth an argument.",

@@ -27,7 +27,10 @@ export function saysToAdd(addition: Addition, book: Book): string {
     case "take it along":
       return `${where}, and ${theThing(finding.facts.owned)} is on the shelf. Take it along.`;
     case "nothing does it":
-      return `Nothing on the shelf is there to ${DOES[finding.facts.job] ?? finding.facts.job}. Add it, or give the thing that does it that job.`;
+      return (
+        `Nothing on the shelf is there to ${DOES[finding.facts.job] ?? finding.facts.job}. ` +
+        `Add it, or give the thing that does it that job.`
+      );
     case "missed": {
       const cost =
         {
@@ -36,7 +39,10 @@ export function saysToAdd(addition: Addition, book: Book): string {
           "trip-ending": "and it ended the trip",
           danger: "and that was dangerous",
         }[finding.facts.cost] ?? "";
-      return `${where}${cost ? `, ${cost}` : ""}. ${finding.sureness === "leaning" ? "Leaning: add it. Missed once more, it is settled." : "Add it."}`;
+      return (
+        `${where}${cost ? `, ${cost}` : ""}. ` +
+        `${finding.sureness === "leaning" ? "Leaning: add it. Missed once more, it is settled." : "Add it."}`
+      );
     }
     default:
       throw new Error(`saysToAdd: “${finding.reason}” is of a thing`);

@@ -105,7 +105,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const where = outing ? `on ${outing.trip.name}` : "in store";
     if (how === "froze") return `It froze wet ${where}. Replace it now.`;
     if (how === "unknown")
-      return `There was ${hard ? "hard frost" : "frost"} ${where}, and nobody knows whether it froze${lastNote(told)}. Replace it: it can't be tested.`;
+      return (
+        `There was ${hard ? "hard frost" : "frost"} ${where}, ` +
+        `and nobody knows whether it froze${lastNote(told)}. Replace it: it can't be tested.`
+      );
     return `Used in hard frost ${where}, and nobody noted that it was kept warm. Replace it, unless it was.`;
   },
   "past its date": ({ expires, daysLeft, falls }, { book }) => {
@@ -140,7 +143,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${seen}${graded}. That does not come back: ${advice}.`;
   },
   "reading at its limit": ({ rule, value, on: day }) =>
-    `Its ${rule.what} was ${sayReading(rule, value)} on ${sayDay(day)}; ${sayReading(rule, rule.limit)} is where it is done. Replace it.`,
+    `Its ${rule.what} was ${sayReading(rule, value)} on ${sayDay(day)}; ` +
+    `${sayReading(rule, rule.limit)} is where it is done. Replace it.`,
   "short of pieces": ({ out, of }, told) =>
     `${capital(someOf(out, of))} gone ${on(told)}. Replace what is missing, not the set.`,
   "unknown past": () =>
@@ -148,12 +152,17 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "spoilt by mould": (_, told) =>
     `Mould inside ${on(told)}${lastNote(told)}. That does not come out of a thing like this: replace it.`,
   "can't be relied on": ({ condition }, told) =>
-    `It lets you down now and then${lastNote(told)}, and was graded ${condition} of 5. That can't be mended: replace it.`,
+    `It lets you down now and then${lastNote(told)}, and was graded ${condition} of 5. ` +
+    `That can't be mended: replace it.`,
   "life used up": ({ worn, givesOut, unit }, { book, units, one }) =>
-    `${sayWear(worn, unit, units)} on it, ${sayLeft(one.left, unit, units)}. ${chanceWords(givesOut)} to give out on ${book.next.name ?? "a usual trip"}. Replace it before then.`,
+    `${sayWear(worn, unit, units)} on it, ${sayLeft(one.left, unit, units)}. ` +
+    `${chanceWords(givesOut)} to give out on ${book.next.name ?? "a usual trip"}. Replace it before then.`,
   "too old": ({ from, limit }) => {
     const long = limit === 365 ? "a season" : sayLong(limit);
-    return `In use since ${sayDay(from)}; one of these is good for about ${long}. Look at it closely; a new one costs little.`;
+    return (
+      `In use since ${sayDay(from)}; one of these is good for about ${long}. ` +
+      `Look at it closely; a new one costs little.`
+    );
   },
 
   "gone and done": ({ departure, by }) => {
@@ -200,11 +209,14 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "worn but serviceable": ({ what }, told) =>
     `It annoyed by wear ${on(told)}${lastNote(told)}. First ${what}.`,
   "wet through": (_, told) =>
-    `Wet or damp ${on(told)}, which was the weather and no fault of its own${lastNote(told)}. Dry it through; wash it if the loft stays down.`,
+    `Wet or damp ${on(told)}, which was the weather and no fault of its own${lastNote(told)}. ` +
+    `Dry it through; wash it if the loft stays down.`,
   "due by count": ({ what, since, every, unit, last: day }, { units }) =>
-    `${sayWear(since, unit, units)} ${day ? `since ${sayDay(day)}` : "since new"}; due at ${sayWear(every, unit, units)}: ${what}.`,
+    `${sayWear(since, unit, units)} ${day ? `since ${sayDay(day)}` : "since new"}; ` +
+    `due at ${sayWear(every, unit, units)}: ${what}.`,
   "own service": ({ what, since, every, unit, last: day }, { units }) =>
-    `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, and you want it done every ${sayServiceCount(every, unit, units)}.`,
+    `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, ` +
+    `and you want it done every ${sayServiceCount(every, unit, units)}.`,
   "treatment spent": ({ what, days, washes, from }) => {
     const since = days !== null ? count(days, "day") : count(washes!, "wash", "washes");
     return `${since} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`;
@@ -221,18 +233,25 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   },
   "frost nobody noted": ({ outing, how }, told) => {
     const [verb, note] = how === "unknown" ? ["knows", lastNote(told)] : ["noted", ""];
-    return `A light frost on ${outing?.trip.name}, and nobody ${verb} whether it was kept warm${note}. Say so if it was; if not, try its flow, and replace it if in doubt.`;
+    return (
+      `A light frost on ${outing?.trip.name}, and nobody ${verb} whether it was kept warm${note}. ` +
+      `Say so if it was; if not, try its flow, and replace it if in doubt.`
+    );
   },
   "unknown contents": () =>
     "It came to you filled by somebody else. Go through it, read the dates, restock it: then it counts as cover.",
   "on loan": ({ on: day }) =>
-    `On loan since ${sayDay(day)}, and registered to somebody else. See to registration and a test message before it counts.`,
+    `On loan since ${sayDay(day)}, and registered to somebody else. ` +
+    `See to registration and a test message before it counts.`,
   "nearly empty": ({ left }) =>
     `${left === 0 ? "Empty" : `About ${percent(left)} left`} after the last trip. Restock it.`,
   "found wanting": ({ condition, on: day, what }, { one }) => {
     const entry = one.book.entriesOf(one.item.id).at(-1);
     const seen = entry?.symptoms.length ? capital(symptomWords(entry.symptoms)) : `Graded ${condition} of 5`;
-    return `${seen} when you looked on ${sayDay(day)}${quoted(entry?.note)}. ${what ? capital(what) : "See to it"} before you trust it.`;
+    return (
+      `${seen} when you looked on ${sayDay(day)}${quoted(entry?.note)}. ` +
+      `${what ? capital(what) : "See to it"} before you trust it.`
+    );
   },
 
   "mended, not tried": ({ on: day, needs }, { one }) => {
@@ -241,7 +260,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `Mended or serviced on ${sayDay(day)}${how}, and ${since}. Try it near home first.`;
   },
   "new, not tried": ({ needs, used }) =>
-    `New, and ${used ? `no ${sayTriggers(needs)} yet` : "not used yet"}. ${used ? "Kept; wet it" : "Try it"} near home before you rely on it.`,
+    `New, and ${used ? `no ${sayTriggers(needs)} yet` : "not used yet"}. ` +
+    `${used ? "Kept; wet it" : "Try it"} near home before you rely on it.`,
   "unknown past, not tried": ({ needs, used }) =>
     `Its past is unknown, and ${used ? `it has met no ${sayTriggers(needs)} with you` : "you have not used it yet"}. Try it near home first.`,
 
@@ -249,13 +269,20 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `You said that it was too much, ${saidSo(facts, told)}, and it stayed unused. ${advise("leave it", told)}`,
   "another did the job": (facts, told) => {
     const said = facts.times === 1 ? `, ${on(told)}` : ` ${saidSo(facts, told)}`;
-    return `${facts.by ? capital(theThing(facts.by)) : "Another thing"} did its job, you said${said}. ${advise("leave it", told)}`;
+    return (
+      `${facts.by ? capital(theThing(facts.by)) : "Another thing"} did its job, you said${said}. ` +
+      `${advise("leave it", told)}`
+    );
   },
   disliked: (facts, told) =>
-    `Left unused because it was ${facts.why}, ${saidSo(facts, told)}${facts.times === 1 ? lastNote(told) : ""}. ${advise("leave it", told)}`,
+    `Left unused because it was ${facts.why}, ` +
+    `${saidSo(facts, told)}${facts.times === 1 ? lastNote(told) : ""}. ${advise("leave it", told)}`,
   "could have stayed": (facts, told) => {
     const said = facts.times === 1 ? `, ${on(told)}` : ` ${saidSo(facts, told)}`;
-    return `You named it as one that could have stayed${said}; ${usedOn(facts.used, facts.trips, told)}. ${advise("leave it", told)}`;
+    return (
+      `You named it as one that could have stayed${said}; ${usedOn(facts.used, facts.trips, told)}. ` +
+      `${advise("leave it", told)}`
+    );
   },
   "sent home unused": (_, told) =>
     `Sent home on the way and hardly wanted, ${on(told)}. ${advise("leave it", told)}`,
@@ -277,21 +304,31 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `${used ? `Used with ${words} (${count(used, "trip")}), ${idle} without` : `No ${words} yet: ${idle}`}. Bring it only when you expect ${words}.`;
   },
   "used only with": ({ caller, used, idle }) =>
-    `Used on ${count(used, "trip")} with ${sayCaller(caller)}, not wanted on ${inWords(idle)} without. Bring it when you expect ${sayCaller(caller)}.`,
+    `Used on ${count(used, "trip")} with ${sayCaller(caller)}, not wanted on ${inWords(idle)} without. ` +
+    `Bring it when you expect ${sayCaller(caller)}.`,
   "sent away after use": ({ days, out }, told) => {
     const words = sayTriggers(told.finding.when!.triggers);
-    return `Used${days === null ? "" : ` on ${someOf(days, out)} days`}, and then sent home. Bring it for ${words || "the part of the way that wants it"}.`;
+    return (
+      `Used${days === null ? "" : ` on ${someOf(days, out)} days`}, and then sent home. ` +
+      `Bring it for ${words || "the part of the way that wants it"}.`
+    );
   },
   "each for its season": ({ other, caller }, told) =>
-    `Yours for ${sayCaller(caller)}${comfortWords(told)}, with ${theThing(other)} for the rest. Bring it when you expect ${sayCaller(caller)}.`,
+    `Yours for ${sayCaller(caller)}${comfortWords(told)}, with ${theThing(other)} for the rest. ` +
+    `Bring it when you expect ${sayCaller(caller)}.`,
   "not needed there": (facts, told) =>
-    `Not needed ${saidSo(facts, told)}${lastNote(told)}, and nothing else does its job. Leave it on walks like that; bring it on others.`,
+    `Not needed ${saidSo(facts, told)}${lastNote(told)}, and nothing else does its job. ` +
+    `Leave it on walks like that; bring it on others.`,
   "part of a long walk": ({ days, out }, told) =>
-    `Used on ${someOf(days, out)} days, carried on all. Bring it for ${sayTriggers(told.finding.when!.triggers)}, or send it to where it is wanted.`,
+    `Used on ${someOf(days, out)} days, carried on all. ` +
+    `Bring it for ${sayTriggers(told.finding.when!.triggers)}, or send it to where it is wanted.`,
 
   "too much of it": (facts, told) => {
     const enough = facts.enough === null ? "" : `: ${someOf(facts.enough, facts.pieces)} would have done`;
-    return `It earns its place, but you said that it was too much, ${saidSo(facts, told)}${enough}. ${advise(facts.pieces > 1 ? "take fewer" : "take less of it", told)}`;
+    return (
+      `It earns its place, but you said that it was too much, ${saidSo(facts, told)}${enough}. ` +
+      `${advise(facts.pieces > 1 ? "take fewer" : "take less of it", told)}`
+    );
   },
   "carried home": ({ back, out, unit, trips }, told) =>
     `${grouped(back)} of ${grouped(out)} ${unit || "pieces"} came home${trips > 1 ? `, over ${count(trips, "trip")}` : ` ${on(told)}`}. ${advise("take less", told)}`,
@@ -320,16 +357,24 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     return `Too ${felt} on ${someOf(nights, of)} nights noted${at}${right}. ${advise(advice, told)}`;
   },
   "lighter one owned": ({ other, grams }, { units }) =>
-    `${capital(theThing(other))}, which you own and have used, does the same for ${sayMass(grams, units)} less. Take that one, if it is enough for the conditions.`,
+    `${capital(theThing(other))}, which you own and have used, ` +
+    `does the same for ${sayMass(grams, units)} less. Take that one, if it is enough for the conditions.`,
 
   cover: ({ used, trips, contents }) => {
     if (trips === 0) return "Cover: it goes along and, with luck, stays shut.";
     if (used === 0)
-      return `Never needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}, and that is the point of it. It stays.`;
-    return `Needed on ${trips === 1 ? "its one trip" : `${someOf(used, trips)} trips`}. It stays${contents ? "; put back what was used" : ""}.`;
+      return (
+        `Never needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}, ` +
+        `and that is the point of it. It stays.`
+      );
+    return (
+      `Needed on ${trips === 1 ? "its one trip" : `${someOf(used, trips)} trips`}. ` +
+      `It stays${contents ? "; put back what was used" : ""}.`
+    );
   },
   "backup to another": ({ trips, leader }) =>
-    `Backup to ${theThing(leader)}, and not needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}. It stays as that.`,
+    `Backup to ${theThing(leader)}, ` +
+    `and not needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}. It stays as that.`,
   "needed when wanted": ({ used, trips }, told) =>
     `${usedPhrase(used, trips, told)}, but ${sayCost[told.one.item.consequence]} to lack when it is wanted. It stays.`,
 
@@ -355,7 +400,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   },
   "made the trip": (_, told) => `Named as one of those that made the trip, ${on(told)}. Keep it.`,
   "no call yet": ({ trips }) =>
-    `Nothing has called for it yet, ${trips === 1 ? "on its one trip" : `on ${count(trips, "trip")}`}. That says nothing against it.`,
+    `Nothing has called for it yet, ${trips === 1 ? "on its one trip" : `on ${count(trips, "trip")}`}. ` +
+    `That says nothing against it.`,
   "too light to argue": ({ used, trips }, told) =>
     `${usedPhrase(used, trips, told)}, and too light to argue about.`,
   "for joy": ({ used, trips }, told) =>
@@ -374,7 +420,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "last of its job": ({ job, others }) =>
     others.length === 0
       ? `By itself it might go, but nothing else you take is a ${nameOfJob(job)}. It stays.`
-      : `By itself it might go, and so might ${listWords(others.map(theThing), "and")}: one of them has to be the ${nameOfJob(job)}. This one was used last: it stays.`,
+      : `By itself it might go, and so might ${listWords(others.map(theThing), "and")}: ` +
+        `one of them has to be the ${nameOfJob(job)}. This one was used last: it stays.`,
   "no marks yet": () => "No marks yet. Take it, and see.",
   "at home": () => "On your shelf, and never taken along yet. At home.",
   "your ruling": ({ reason }) =>

@@ -19,9 +19,15 @@ export function saySuspect({ why, items, grams }: Suspect, units: Units): string
     case "not weighed":
       return `Nobody has weighed ${names(items)}${grams === null ? "" : `: about ${sayMass(grams, units)}, by what others of their kind weigh`}.`;
     case "claimed":
-      return `${names(items)} ${items.length === 1 ? "counts" : "count"} at the maker’s weight, which is mostly a little low${about}.`;
+      return (
+        `${names(items)} ${items.length === 1 ? "counts" : "count"} at the maker’s weight, ` +
+        `which is mostly a little low${about}.`
+      );
     case "pieces":
-      return `${names(items)}: is ${sayMass(grams! / (items[0]!.pieces - 1), units)} the weight of one, or of all ${items[0]!.pieces}?`;
+      return (
+        `${names(items)}: is ${sayMass(grams! / (items[0]!.pieces - 1), units)} the weight of one, ` +
+        `or of all ${items[0]!.pieces}?`
+      );
     case "supplies not weighed":
       return "Food and water are in the bag, and nobody told how much went out.";
     case "heavier than packed":

@@ -62,7 +62,8 @@ export function joinTracks(tracks: readonly ReadTrack[]): JoinTracks {
     const lost = track.segments.flat().length - points;
     if (lost > 0)
       notes.push(
-        `${called(track)} tells again of a time that another track told already: ${count(lost, "point")} of it left out.`,
+        `${called(track)} tells again of a time that another track told already: ` +
+          `${count(lost, "point")} of it left out.`,
       );
     for (const time of timesOf(track)) told = Math.max(told, time);
     if (points > 1) kept.push({ ...track, segments: segments.filter(({ length }) => length > 1) });
@@ -107,7 +108,10 @@ function impossibleIn(track: ReadTrack): string | null {
       if (!before || before.time === null || point.time === null || point.time <= before.time) continue;
       const [metres, seconds] = [metresBetween(before, point), (point.time - before.time) / 1000];
       if (metres > JUMP_M && metres / seconds > JUMP_MS)
-        return `${called(track)}: point ${n} lies ${Math.round(metres / 1000)} km from the one before it, ${count(Math.round(seconds), "second")} later. Take it out of the file, and read it again.`;
+        return (
+          `${called(track)}: point ${n} lies ${Math.round(metres / 1000)} km from the one before it, ` +
+          `${count(Math.round(seconds), "second")} later. Take it out of the file, and read it again.`
+        );
     }
   return null;
 }
@@ -123,7 +127,8 @@ function gapsIn(tracks: readonly ReadTrack[]): string[] {
     const metres = end && start ? metresBetween(end, start) : 0;
     return metres > GAP_M
       ? [
-          `${(metres / 1000).toFixed(1)} km lie between ${called(tracks[n - 1]!)} and ${called(track)}: they are not counted.`,
+          `${(metres / 1000).toFixed(1)} km lie between ${called(tracks[n - 1]!)} and ${called(track)}: ` +
+            `they are not counted.`,
         ]
       : [];
   });

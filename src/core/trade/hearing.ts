@@ -1,4 +1,5 @@
-import type { Complaint, Felt, OwnerCall, Symptom, WhyUnused } from "../model";
+import { anyOf } from "./any-of";
+import type { Complaint, ExitHow, Felt, OwnerCall, Symptom, WhyUnused } from "../model";
 
 /*
  * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
@@ -147,13 +148,25 @@ const isRain = ({ jobs }: { readonly jobs: readonly string[] }) =>
 /** What is seen to be wrong with a thing. */
 export const TROUBLES: readonly TroubleRow[] = [
   {
-    is: /\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|within|after|overnight|before)\b.*|\bon the ground by\b/,
+    is: anyOf(
+      /\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|within|after|overnight|before)\b.*/,
+      /\bon the ground by\b/,
+    ),
     symptom: "leaks air",
     trouble: "damaged",
     only: isAir,
   },
   {
-    is: /\b(los(es|t|ing)|leak(s|ed|ing)?) (its |some |the )?air\b|\b(went|goes|going|gone) (soft|down)\b|\bsoft by\b|\btopped (it )?up\b|\bdeflat\w*|\b(slow )?puncture\w*|\b(dead )?flat\b|\bleak(s|ed|ing)?\b/,
+    is: anyOf(
+      /\b(los(es|t|ing)|leak(s|ed|ing)?) (its |some |the )?air\b/,
+      /\b(went|goes|going|gone) (soft|down)\b/,
+      /\bsoft by\b/,
+      /\btopped (it )?up\b/,
+      /\bdeflat\w*/,
+      /\b(slow )?puncture\w*/,
+      /\b(dead )?flat\b/,
+      /\bleak(s|ed|ing)?\b/,
+    ),
     symptom: "leaks air",
     trouble: "damaged",
     only: isAir,
@@ -165,7 +178,15 @@ export const TROUBLES: readonly TroubleRow[] = [
     only: isStove,
   },
   {
-    is: /\blets? (the |in )?(rain|water|wet|damp|it)? ?(in|through)\b|\bdrip(s|ped|ping)?\b|\bpuddles?\b|\bcame through\b|\bcomes through\b|\bsoaked (through|me)\b|\bseep(s|ed)\b/,
+    is: anyOf(
+      /\blets? (the |in )?(rain|water|wet|damp|it)? ?(in|through)\b/,
+      /\bdrip(s|ped|ping)?\b/,
+      /\bpuddles?\b/,
+      /\bcame through\b/,
+      /\bcomes through\b/,
+      /\bsoaked (through|me)\b/,
+      /\bseep(s|ed)\b/,
+    ),
     symptom: "lets water in",
     trouble: "damaged",
   },
@@ -186,12 +207,25 @@ export const TROUBLES: readonly TroubleRow[] = [
     only: isFilter,
   },
   {
-    is: /\blost (its |the )?loft\b|\bloft (is |has )?gone\b|\bclump(s|ed|y|ing)?\b|\bflatter\b|\bno loft\b|\b(flat|thin) as a\b/,
+    is: anyOf(
+      /\blost (its |the )?loft\b/,
+      /\bloft (is |has )?gone\b/,
+      /\bclump(s|ed|y|ing)?\b/,
+      /\bflatter\b/,
+      /\bno loft\b/,
+      /\b(flat|thin) as a\b/,
+    ),
     symptom: "lost loft",
     only: ({ jobs }) => jobs.includes("sleep warm") || jobs.includes("stay warm"),
   },
   {
-    is: /\b(dead )?flat\b|\bno charge\b|\bwont (hold|take) (a |its )?charge\b|\bempty by\b|\b(ran|run) (flat|empty|down)\b/,
+    is: anyOf(
+      /\b(dead )?flat\b/,
+      /\bno charge\b/,
+      /\bwont (hold|take) (a |its )?charge\b/,
+      /\bempty by\b/,
+      /\b(ran|run) (flat|empty|down)\b/,
+    ),
     symptom: "no charge",
     only: isPower,
   },
@@ -201,34 +235,70 @@ export const TROUBLES: readonly TroubleRow[] = [
     only: isPower,
   },
   {
-    is: /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b|\b(zip|zipper|buckle|clip|slider)\b.*\b(broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+    is: anyOf(
+      /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b/,
+      /\b(zip|zipper|buckle|clip|slider)\b.*\b(broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+    ),
     symptom: "zip or buckle",
     trouble: "damaged",
   },
   {
-    is: /\bsoles?\b.*\b(peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b|\b(peel\w*|flapping|loose) soles?\b|\bsoles? (are |is )?through\b|\btread (is |has )?(gone|worn|bald)\b|\bbald\b/,
+    is: anyOf(
+      /\bsoles?\b.*\b(peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b/,
+      /\b(peel\w*|flapping|loose) soles?\b/,
+      /\bsoles? (are |is )?through\b/,
+      /\btread (is |has )?(gone|worn|bald)\b/,
+      /\bbald\b/,
+    ),
     symptom: "sole or tread",
     trouble: "damaged",
     only: isShoe,
   },
   {
-    is: /\btips? (is |are |was |were )?(worn|gone|through|off)\b|\bworn (tips|feet)\b|\b(worn|wore) (out|through) again\b/,
+    is: anyOf(
+      /\btips? (is |are |was |were )?(worn|gone|through|off)\b/,
+      /\bworn (tips|feet)\b/,
+      /\b(worn|wore) (out|through) again\b/,
+    ),
     symptom: "sole or tread",
     trouble: "damaged",
     only: ({ jobs }) => jobs.includes("balance"),
   },
   {
-    is: /\bworn (thin|through)\b|\bthreadbare\b|\bsee through\b|\bgone thin\b|\b(elbows?|knees?|seat|cuffs?|heels?) (is |are |has )?(gone|thin|through|worn)\b/,
+    is: anyOf(
+      /\bworn (thin|through)\b/,
+      /\bthreadbare\b/,
+      /\bsee through\b/,
+      /\bgone thin\b/,
+      /\b(elbows?|knees?|seat|cuffs?|heels?) (is |are |has )?(gone|thin|through|worn)\b/,
+    ),
     symptom: "worn thin",
     trouble: "damaged",
   },
   {
-    is: /\btor(e|n)\b|\bripp?(ed|s)?\b|\btears?\b(?! (up|drop))|\ba rip\b|\bsplit\b|\bseam\b.*\b(open|came|went|split|gone|burst|let go)\b|\bguy ?(point|line|loop)?\b.*\b(tore|pulled|out|off)\b/,
+    is: anyOf(
+      /\btor(e|n)\b/,
+      /\bripp?(ed|s)?\b/,
+      /\btears?\b(?! (up|drop))/,
+      /\ba rip\b/,
+      /\bsplit\b/,
+      /\bseam\b.*\b(open|came|went|split|gone|burst|let go)\b/,
+      /\bguy ?(point|line|loop)?\b.*\b(tore|pulled|out|off)\b/,
+    ),
     symptom: "torn",
     trouble: "damaged",
   },
   {
-    is: /\b(a )?holes?\b|\bholed\b|\bpinholes?\b|\bburnt? (a |through|hole)\b|\bmice\b|\bmouse\b|\bpunctured\b|\bthorn\b/,
+    is: anyOf(
+      /\b(a )?holes?\b/,
+      /\bholed\b/,
+      /\bpinholes?\b/,
+      /\bburnt? (a |through|hole)\b/,
+      /\bmice\b/,
+      /\bmouse\b/,
+      /\bpunctured\b/,
+      /\bthorn\b/,
+    ),
     symptom: "holed",
     trouble: "damaged",
   },
@@ -238,7 +308,20 @@ export const TROUBLES: readonly TroubleRow[] = [
     trouble: "damaged",
   },
   {
-    is: /\bsnapped\b|\bbroke(n)?\b(?! (camp|off at|in\b))|\bcracked\b|\bin two\b|\bcame apart\b|\bfell apart\b|\bin half\b|\bshattered\b|\bbust(ed)?\b|\bsheared\b|\bcame off\b|\bhas come off\b/,
+    is: anyOf(
+      /\bsnapped\b/,
+      /\bbroke(n)?\b(?! (camp|off at|in\b))/,
+      /\bcracked\b/,
+      /\bin two\b/,
+      /\bcame apart\b/,
+      /\bfell apart\b/,
+      /\bin half\b/,
+      /\bshattered\b/,
+      /\bbust(ed)?\b/,
+      /\bsheared\b/,
+      /\bcame off\b/,
+      /\bhas come off\b/,
+    ),
     symptom: "broken",
     trouble: "damaged",
   },
@@ -254,7 +337,13 @@ export const FAILED =
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   {
-    is: /\btoo heavy\b|\bweighs? (a ton|too much|like)\b|\bheavy (thing|lump|beast|brute)\b|\ba brick\b|\b(twice|double|half again) the weight\b/,
+    is: anyOf(
+      /\btoo heavy\b/,
+      /\bweighs? (a ton|too much|like)\b/,
+      /\bheavy (thing|lump|beast|brute)\b/,
+      /\ba brick\b/,
+      /\b(twice|double|half again) the weight\b/,
+    ),
     gives: "too heavy",
   },
   { is: /\btoo bulky\b|\bbulky (thing|lump)\b|\btakes? up (half|all|too much)\b/, gives: "too bulky" },
@@ -264,7 +353,20 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   { is: /\btoo (hot|warm)\b|\bboiled in it\b/, gives: "too hot" },
   { is: /\bclammy\b|\bsweat(y|s|ed)\b|\bwet inside\b|\bsteams? up\b|\bcondensation\b/, gives: "clammy" },
   {
-    is: /\brub(s|bed|bing)?\b|\b(gave me|got|raised|had) (a |some )?blisters?\b|\bhurt(s)?\b|\bsore\b|\bchaf(es|ed|ing)\b|\bdigs? in\b|\bdug in\b|\bpress(es|ed)\b|\bhips? (hurt|ached)\b|\baching\b|\bscratch(y|es)\b|\bitch(y|es)\b/,
+    is: anyOf(
+      /\brub(s|bed|bing)?\b/,
+      /\b(gave me|got|raised|had) (a |some )?blisters?\b/,
+      /\bhurt(s)?\b/,
+      /\bsore\b/,
+      /\bchaf(es|ed|ing)\b/,
+      /\bdigs? in\b/,
+      /\bdug in\b/,
+      /\bpress(es|ed)\b/,
+      /\bhips? (hurt|ached)\b/,
+      /\baching\b/,
+      /\bscratch(y|es)\b/,
+      /\bitch(y|es)\b/,
+    ),
     gives: "rubs or hurts",
   },
   {
@@ -272,12 +374,30 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
     gives: "slides",
   },
   {
-    is: /\bnois(y|e)\b|\bsqueak(s|y|ed)?\b|\bcrackl(es|y)\b|\brustl(es|y)\b|\bcrinkl(es|y)\b|\bloud\b|\bflaps? all night\b|\bcreak(s|y)?\b/,
+    is: anyOf(
+      /\bnois(y|e)\b/,
+      /\bsqueak(s|y|ed)?\b/,
+      /\bcrackl(es|y)\b/,
+      /\brustl(es|y)\b/,
+      /\bcrinkl(es|y)\b/,
+      /\bloud\b/,
+      /\bflaps? all night\b/,
+      /\bcreak(s|y)?\b/,
+    ),
     gives: "noisy",
   },
   { is: /\bsmell(s|y|ed)?\b|\bstinks?\b|\bstank\b|\breeks?\b|\bpongs?\b/, gives: "smells" },
   {
-    is: /\bfiddly\b|\bsticks\b|\btoo (fiddly|awkward|complicated)\b|\ba faff\b|\bawkward\b|\bclumsy\b|\ba pain to\b|\ba nuisance to\b/,
+    is: anyOf(
+      /\bfiddly\b/,
+      /\bsticks\b/,
+      /\btoo (fiddly|awkward|complicated)\b/,
+      /\ba faff\b/,
+      /\bawkward\b/,
+      /\bclumsy\b/,
+      /\ba pain to\b/,
+      /\ba nuisance to\b/,
+    ),
     gives: "fiddly or awkward",
   },
   { is: /\bstiff\b|\btoo hard\b|\bhard as\b/, gives: "stiff" },
@@ -304,11 +424,33 @@ export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
   {
-    is: /\b(no|not a|hardly any|hardly a|never any|never a|wasnt any|was no|werent any|not much|little) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b|\bdry (all|the whole|week)\b|\bcloud(y)?\b|\bnever rained\b|\bdidnt rain\b|\bno call for\b|\bnot needed\b|\bno need\b|\bnever (got |was )?cold enough\b|\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b|\bnever below\b/,
+    is: anyOf(
+      /\b(no|not a|hardly any|hardly a|never any|never a|wasnt any|was no|werent any|not much|little) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b/,
+      /\bdry (all|the whole|week)\b/,
+      /\bcloud(y)?\b/,
+      /\bnever rained\b/,
+      /\bdidnt rain\b/,
+      /\bno call for\b/,
+      /\bnot needed\b/,
+      /\bno need\b/,
+      /\bnever (got |was )?cold enough\b/,
+      /\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b/,
+      /\bnever below\b/,
+    ),
     gives: "no call for it",
   },
   {
-    is: /\b(did|does) (its|the|that|her|his) (job|work)\b|\bdid it( all)?\b|\bwas enough\b|\bwere enough\b|\b(the |my )?T (instead|did)\b|\bused the T instead\b|\beverything went in\b|\bdrank from the\b|\bso the T did\b/,
+    is: anyOf(
+      /\b(did|does) (its|the|that|her|his) (job|work)\b/,
+      /\bdid it( all)?\b/,
+      /\bwas enough\b/,
+      /\bwere enough\b/,
+      /\b(the |my )?T (instead|did)\b/,
+      /\bused the T instead\b/,
+      /\beverything went in\b/,
+      /\bdrank from the\b/,
+      /\bso the T did\b/,
+    ),
     gives: "another did the job",
   },
   {
@@ -316,7 +458,14 @@ export const WHYS: readonly Row<WhyUnused>[] = [
     gives: "awkward",
   },
   {
-    is: /\b(too |so |horribly )?uncomfortable\b|\bhorrid\b|\bsweaty\b|\bscratchy\b|\bitchy\b|\btoo (tight|hot|warm|clammy)\b/,
+    is: anyOf(
+      /\b(too |so |horribly )?uncomfortable\b/,
+      /\bhorrid\b/,
+      /\bsweaty\b/,
+      /\bscratchy\b/,
+      /\bitchy\b/,
+      /\btoo (tight|hot|warm|clammy)\b/,
+    ),
     gives: "uncomfortable",
   },
   {
@@ -324,7 +473,19 @@ export const WHYS: readonly Row<WhyUnused>[] = [
     gives: "too much of it",
   },
   {
-    is: /\b(is|was|as|its) (my |the )?cover\b|\bjust in case\b|\bin case\b|\bfor safety\b|\bthats what its for\b|\bas it should be\b|\bfor emergencies\b|\binsurance\b|\bfor the day\b|\bglad i didnt\b|\bthank(fully| goodness)\b/,
+    is: anyOf(
+      /\b(is|was|as|its) (my |the )?cover\b/,
+      /\bjust in case\b/,
+      /\bin case\b/,
+      /\bfor safety\b/,
+      /\bthats what its for\b/,
+      /\bas it should be\b/,
+      /\bfor emergencies\b/,
+      /\binsurance\b/,
+      /\bfor the day\b/,
+      /\bglad i didnt\b/,
+      /\bthank(fully| goodness)\b/,
+    ),
     gives: "cover",
   },
   {
@@ -341,7 +502,11 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "leave",
   },
   {
-    is: /\bonly (for|when|if|in|with)\b|\bjust (for|when) (winter|summer|cold|the cold|rain|frost|snow)\b|\bstay(s|ing) home in (june|july|august|summer|winter|spring)\b/,
+    is: anyOf(
+      /\bonly (for|when|if|in|with)\b/,
+      /\bjust (for|when) (winter|summer|cold|the cold|rain|frost|snow)\b/,
+      /\bstay(s|ing) home in (june|july|august|summer|winter|spring)\b/,
+    ),
     gives: "bring when",
   },
   {
@@ -349,15 +514,30 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "bring again",
   },
   {
-    is: /\b(needs?|must|has to|have to|want(s)?|to be) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b|\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b|\bto the (mender|cobbler|tailor|shop for repair)\b|\bneeds fixing\b|\bput (it )?right\b/,
+    is: anyOf(
+      /\b(needs?|must|has to|have to|want(s)?|to be) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b/,
+      /\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b/,
+      /\bto the (mender|cobbler|tailor|shop for repair)\b/,
+      /\bneeds fixing\b/,
+      /\bput (it )?right\b/,
+    ),
     gives: "fix",
   },
   {
-    is: /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b|\b(needs?|wants?) (replacing|to be replaced)\b|\breplace (it|them|that)\b|\bnew (ones?|pair) (next|before|for)\b/,
+    is: anyOf(
+      /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b/,
+      /\b(needs?|wants?) (replacing|to be replaced)\b/,
+      /\breplace (it|them|that)\b/,
+      /\bnew (ones?|pair) (next|before|for)\b/,
+    ),
     gives: "replace",
   },
   {
-    is: /\b(try|find|get|want|look for) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b|\bnext time (something|another|a different|a (thicker|lighter|warmer|better))\b|\bsomething (thicker|lighter|warmer|better|else)\b/,
+    is: anyOf(
+      /\b(try|find|get|want|look for) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b/,
+      /\bnext time (something|another|a different|a (thicker|lighter|warmer|better))\b/,
+      /\bsomething (thicker|lighter|warmer|better|else)\b/,
+    ),
     gives: "try something else",
   },
 ];
@@ -428,3 +608,84 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   third: 1 / 3,
   quarter: 0.25,
 };
+
+/** It stayed in the pack. */
+export const UNUSED = anyOf(
+  /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$/,
+  /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b/,
+  /\bunused\b/,
+  /\buntouched\b/,
+  /\bnever (left|came|got|saw|opened|out)\b/,
+  /\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b/,
+  /\bno need (for|of)\b/,
+  /\bno call for\b/,
+  /\bcame home (as dry|unused|clean|folded)\b/,
+  /\bnot (a|one) (page|once|time)\b/,
+  /\bnot read\b/,
+  /\bnot (used|worn|opened|needed|touched|lit)\b/,
+  /\bnever (used|wore|worn|needed|opened)\b/,
+);
+
+/** Used, and next to nothing. */
+export const HARDLY = anyOf(
+  /\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b/,
+  /\b(used|wore|opened|came out|needed|out)( the| my)?( it| them| T)? (just |only )?(once|twice)\b/,
+  /\b(only|just) (once|twice)\b/,
+);
+
+/** It was used. */
+export const USED = anyOf(
+  /\b(used|using|wore|worn|wear (it|them) every|slept (in|on|under)|lay (in|on|under)|cooked (in|on)|ate (from|with|off)|lived in|on the go|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b/,
+  /\bT for (sun|shade|rain|warmth)\b/,
+  /\bglad (of|to have|i had)\b/,
+  /\ball day\b/,
+  /\bevery (day|night|evening|morning)\b/,
+  /\bwore\b/,
+);
+
+/** How a thing left before the end, the surer words first. */
+export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
+  [
+    "posted ahead",
+    /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/,
+  ],
+  [
+    "sent home",
+    anyOf(
+      /\b(sent|posted|mailed|went|took) (it |them |the |my )*(T )?(back )?home\b/,
+      /\bparcel (back )?home\b/,
+      /\bbox (back )?home\b/,
+      /\b(sent|posted|mailed)( the| my)? T (back|home)\b/,
+      /\bin the post\b/,
+    ),
+  ],
+  [
+    "given away",
+    anyOf(
+      /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)/,
+      /\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b/,
+      /\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
+    ),
+  ],
+  [
+    "thrown out",
+    /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/,
+  ],
+  ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
+  [
+    "lost",
+    /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
+  ],
+];
+
+/** "Missed" and "needed" where no thing was wanted. */
+export const NOT_MISSED = anyOf(
+  /\bmissed (the|a) (bus|ferry|train|turn|path|boat)\b/,
+  /\bneeded (it|them|that|mending|fixing|a (rest|day|shop)|to|the T)\b/,
+);
+
+/** What became of the old ones, said behind what was bought. */
+export const OLD_ONES_GONE = anyOf(
+  /\b(mine|one pair of the old ones|the old ones?|the ones? i)\b.*?\b(binned|lost|thrown out|threw out|given away|worn out|shot)\b/,
+  /\b(binned|lost)\b.*\b(mine|old ones?)\b/,
+);

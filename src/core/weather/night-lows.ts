@@ -73,7 +73,8 @@ export function nightLows(
   const stuck = stuckSince(within);
   if (stuck)
     notes.push(
-      `From ${sayDay(stuck.at.slice(0, 10))}, ${stuck.at.slice(11)}, it says ${stuck.c} °C for over six hours: stuck, or not out in the air.`,
+      `From ${sayDay(stuck.at.slice(0, 10))}, ${stuck.at.slice(11)}, ` +
+        `it says ${stuck.c} °C for over six hours: stuck, or not out in the air.`,
     );
   return { nights, notes };
 }

@@ -23,7 +23,8 @@ interface Walking {
 export function pandolfWatts({ body, load, speed, grade, ground }: Walking): number {
   if (!(body > 0 && load >= 0 && speed > 0 && grade >= 0))
     throw new RangeError(
-      `pandolfWatts: body (${body}) and speed (${speed}) must be above 0, load (${load}) and grade (${grade}) 0 or more`,
+      `pandolfWatts: ` +
+        `body (${body}) and speed (${speed}) must be above 0, load (${load}) and grade (${grade}) 0 or more`,
     );
   return (
     1.5 * body +

@@ -102,7 +102,8 @@ export function BestList({
         {best && !best.fits && (
           <p className="font-semibold text-sting">
             {best.jobs.length
-              ? `No list of that weight does it: ${listWords(best.jobs)} ${best.jobs.length === 1 ? "does" : "do"} not fit. `
+              ? `No list of that weight does it: ` +
+                `${listWords(best.jobs)} ${best.jobs.length === 1 ? "does" : "do"} not fit. `
               : "No list of that weight does all the critical jobs. "}
             {best.least === null
               ? "The pack has no room for all the critical jobs."

@@ -38,5 +38,8 @@ function said(verb: string, things: readonly Swayed[], units: Units): string {
   const grams = things.reduce((sum, thing) => sum + thing.grams, 0);
   const names = things.slice(0, NAMED).map(({ name }) => name);
   const rest = things.length - names.length;
-  return `${verb} ${count(things.length, "thing")}, ${sayMass(grams, units)}: ${listWords(rest > 0 ? [...names, `${rest} others`] : names)}.`;
+  return (
+    `${verb} ${count(things.length, "thing")}, ${sayMass(grams, units)}: ` +
+    `${listWords(rest > 0 ? [...names, `${rest} others`] : names)}.`
+  );
 }

@@ -113,7 +113,10 @@ export function SettingsForm({
                     : { typed: withUnit(body, now.units.weight === "g" ? "kg" : "lb"), g: 0 },
               });
           }}
-          hint={`Only for what a load costs in kilocalories; blank is taken as ${sayMass(TYPICAL_BODY_KG * 1000, now.units)}.`}
+          hint={
+            `Only for what a load costs in kilocalories; ` +
+            `blank is taken as ${sayMass(TYPICAL_BODY_KG * 1000, now.units)}.`
+          }
         />
         <p className="hint mt-2">
           Change them at any time. What you typed is kept exactly: 9.6 oz stays 9.6 oz.

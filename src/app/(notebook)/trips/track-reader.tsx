@@ -110,7 +110,8 @@ function told({ whole, clock, byDay }: Walk, units: Units): string {
     `${count(points, "point")}: ${sayDistance(metres, units)}`,
     ascent === null || descent === null
       ? "no heights in it"
-      : `${sayHeight(ascent, units)} up, ${sayHeight(descent, units)} down (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)`,
+      : `${sayHeight(ascent, units)} up, ` +
+        `${sayHeight(descent, units)} down (rises under ${sayHeight(ASCENT_NOISE_M, units)} left out)`,
     movingSeconds !== null && movingSeconds > 0 ? `${(movingSeconds / 3600).toFixed(1)} h moving` : "",
     byDay.length > 1
       ? `${count(byDay.length, "day")} by the sun's time there (UTC${clock < 0 ? "−" : "+"}${Math.abs(clock)})`

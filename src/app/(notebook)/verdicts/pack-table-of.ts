@@ -13,10 +13,12 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
   return {
     saves:
       savedGrams > 0
-        ? `on a trip like ${outing.trip.name}, leaving the losers saves ${sayMass(savedGrams, units)}, ${sayDeadWeight(savedGramMetres, units)} and about ${Math.round(savedKilocalories)} kcal`
+        ? `on a trip like ${outing.trip.name}, leaving the losers saves ${sayMass(savedGrams, units)}, ` +
+          `${sayDeadWeight(savedGramMetres, units)} and about ${Math.round(savedKilocalories)} kcal`
         : `on a trip like ${outing.trip.name}, nothing loses its place`,
     how:
-      `Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; the ${school.name} school asks for ${school.worthNeeded}. ` +
+      `Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; ` +
+      `the ${school.name} school asks for ${school.worthNeeded}. ` +
       "Cover, what is dangerous to lack and what is carried for joy are not ranked. " +
       `Energy by the Pandolf equation for ${sayMass(Math.round(body) * 1000, units)} of body and the ${sayMass(load * 1000, units)} weighed, at ${saySpeed(WALKING_SPEED, units)}, half of the way climbing evenly and half taken as level.`,
     lines: ranked.map(({ one, worth, grams, loses, wanted }) => ({

@@ -194,7 +194,10 @@ export default async function ItemPage({ params, searchParams }: Asked) {
             high={inUnit(left.worn + left.high)}
             next={inUnit(left.worn + left.nextTrip)}
             unit={wearUnitName(item.wears, units)}
-            words={`Wear by trip, ${say(left.worn)} so far. It most likely ends between ${say(left.worn + left.low)} and ${say(left.worn + left.high)}.`}
+            words={
+              `Wear by trip, ${say(left.worn)} so far. ` +
+              `It most likely ends between ${say(left.worn + left.low)} and ${say(left.worn + left.high)}.`
+            }
           />
         </section>
       )}
@@ -280,7 +283,8 @@ export default async function ItemPage({ params, searchParams }: Asked) {
                 <p className="hint py-1">
                   Worn out in it: {count(lasted.length, "thing")}, after{" "}
                   {lasted.length > 1
-                    ? `${say(Math.min(...lasted))} to ${say(Math.max(...lasted))}, ${say(lasted.reduce((sum, wear) => sum + wear, 0) / lasted.length)} on average`
+                    ? `${say(Math.min(...lasted))} to ${say(Math.max(...lasted))}, ` +
+                      `${say(lasted.reduce((sum, wear) => sum + wear, 0) / lasted.length)} on average`
                     : say(lasted[0]!)}
                   .
                 </p>

@@ -145,7 +145,8 @@ export default async function TripPage({ params }: Asked) {
         <p className="-mt-3 mb-6">
           {against && sayAgainstPlan(against, units)}{" "}
           {kept.length > 0 &&
-            `Kept for days that never came: ${listWords(kept.map(({ item }) => item.name))}, ${sayMass(weighed(kept), units)}.`}
+            `Kept for days that never came: ` +
+              `${listWords(kept.map(({ item }) => item.name))}, ${sayMass(weighed(kept), units)}.`}
         </p>
       )}
       {track && (

@@ -295,7 +295,10 @@ const legLines = (legs: readonly LegSpan[], whole: number) =>
     .slice(1)
     .map(({ from }) => {
       const at = `${((100 * from) / whole).toFixed(3)}%`;
-      return `linear-gradient(to right, transparent ${at}, var(--rule) ${at}, var(--rule) calc(${at} + 1px), transparent calc(${at} + 1px))`;
+      return (
+        `linear-gradient(to right, transparent ${at}, var(--rule) ${at}, ` +
+        `var(--rule) calc(${at} + 1px), transparent calc(${at} + 1px))`
+      );
     })
     .join(", ") || "none";
 

@@ -119,7 +119,10 @@ export default async function NightsPage({
             { name: "", at: temperatureNumber(plain.high, units), colour: "leaf", thin: true },
           ]}
           unit={`°${units.temperature}`}
-          words={`${count(nights.length, "night")}: ${nights.map((night) => `${temperature(night.low)} ${night.felt}`).join(", ")}`}
+          words={
+            `${count(nights.length, "night")}: ` +
+            `${nights.map((night) => `${temperature(night.low)} ${night.felt}`).join(", ")}`
+          }
         />
       )}
       <div className="mt-6 grid gap-8 lg:grid-cols-2">

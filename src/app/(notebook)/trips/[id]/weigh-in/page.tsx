@@ -100,7 +100,8 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
       />
       <p className="hint mt-1">
         {first.supplies > 0
-          ? "Food and water: each leg starts with its share, by nights or distance, of what went out; fuel counts with its canister."
+          ? "Food and water: each leg starts with its share, by nights or distance, of what went out; " +
+            "fuel counts with its canister."
           : "Food and water are not in it: nobody told what went out. Say so under “Came home” when unpacking."}
       </p>
       <div className="mt-6 grid gap-8 lg:grid-cols-2">

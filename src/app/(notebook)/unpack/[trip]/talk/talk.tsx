@@ -27,7 +27,8 @@ interface Row {
 }
 
 const PLACEHOLDER =
-  "Four days on the ridge. The tent stood up to everything, but the zip broke on day two, I pinned it. The fleece I never put on, the jacket was enough. Lost one peg. …";
+  "Four days on the ridge. The tent stood up to everything, but the zip broke on day two, I pinned it. " +
+  "The fleece I never put on, the jacket was enough. Lost one peg. …";
 
 /** A debrief as it is told, and beside it, pocket by pocket, what it says; nothing is marked before it is taken. */
 export function Talk({ trip, things, units }: { trip: TripId; things: readonly Thing[]; units: Units }) {
