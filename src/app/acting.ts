@@ -5,7 +5,7 @@ import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { isRefused } from "@/data/refused";
 import { weighLog } from "@/data/weight";
-import { byField, refuse, type Answer, type No } from "@/ui/answer";
+import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { logIn } from "./reading";
 
 /** Nothing of what was done is kept, since the answer to it is no. */

@@ -1,6 +1,6 @@
 "use client";
 
-import { Empty, Page, PageHead } from "@/ui/page-head";
+import { Empty, Page, PageHead } from "@/ui/page/page-head";
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   return (

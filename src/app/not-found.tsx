@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { Empty, Page, PageHead } from "@/ui/page-head";
+import { Empty, Page, PageHead } from "@/ui/page/page-head";
 
 export default function NotFound() {
   return (

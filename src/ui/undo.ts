@@ -1,5 +1,5 @@
 import { toast } from "sonner";
-import type { Answer } from "./answer";
+import type { Answer } from "./form/answer";
 
 /** Said where an action never answered. */
 export const UNREACHED = "Not saved: the server can’t be reached.";

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useTransition } from "react";
 import { toast } from "sonner";
-import type { Answer } from "./answer";
+import type { Answer } from "./form/answer";
 import { tellOtherTabs } from "./other-tabs";
 import { sayWithUndo, UNREACHED } from "./undo";
 

@@ -1,10 +1,10 @@
 import type { ReactNode } from "react";
 import { Toaster } from "sonner";
 import { CommandPalette } from "@/ui/command-palette";
-import { KeptMarks } from "@/ui/kept-marks";
+import { KeptMarks } from "@/ui/marks/kept-marks";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
-import { Page } from "@/ui/page-head";
+import { Page } from "@/ui/page/page-head";
 import { readBook } from "../book";
 
 /** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */

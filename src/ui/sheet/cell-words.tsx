@@ -2,7 +2,7 @@
 
 import { useEffect, useState, type RefObject } from "react";
 import { strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
-import { STROKES } from "../stroke";
+import { STROKES } from "../stroke/stroke";
 
 /** A cell that is looked at, by focus or by the pointer. */
 export interface LookedAt {

@@ -3,7 +3,7 @@ import type { Job, Stow, TripId, ItemId, Verb } from "@/core/model";
 import type { Urgency } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import type { RulerFigures } from "../ruler";
-import type { StrokeCode } from "../stroke";
+import type { StrokeCode } from "../stroke/stroke";
 
 /** A column of the sheet. */
 export interface SheetTrip {

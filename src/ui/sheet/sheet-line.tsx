@@ -2,7 +2,7 @@ import Link from "next/link";
 import { memo } from "react";
 import { sayMass, type Units } from "@/core/units/speak";
 import { Ruler } from "../ruler";
-import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke";
+import { Stroke, StrokeLine, STROKES, type StrokeCode } from "../stroke/stroke";
 import { VerbWord } from "../verb-word";
 import { seamsOf, strokeAt, type SheetRow, type SheetTrip } from "./sheet-data";
 import { itemPath } from "../paths";

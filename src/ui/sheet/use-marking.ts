@@ -3,8 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { Carry, type Use } from "@/core/model";
-import { sendMark, type SentMark } from "../send-mark";
-import type { StrokeCode } from "../stroke";
+import { sendMark, type SentMark } from "../marks/send-mark";
+import type { StrokeCode } from "../stroke/stroke";
 import { useRefresh } from "../use-refresh";
 import { strokeAt, type SheetData, type SheetRow, type SheetTrip } from "./sheet-data";
 

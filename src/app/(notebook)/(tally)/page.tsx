@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { count, sayDays, sayDistance, sayMass } from "@/core/units/speak";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { Sheet } from "@/ui/sheet/sheet";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";

@@ -8,7 +8,7 @@ import { says } from "@/core/say/says";
 import { sayLeftOf } from "@/core/say/words";
 import type { SheetData, SheetRow } from "@/ui/sheet/sheet-data";
 import type { RulerFigures } from "@/ui/ruler";
-import { strokeOf } from "@/ui/stroke-code";
+import { strokeOf } from "@/ui/stroke/stroke-code";
 
 /** Weather shown over a column, the weightier first. */
 const SIGNS: readonly Trigger[] = ["snow or ice", "freezing", "rain", "heat", "bugs", "wind", "sun", "cold"];

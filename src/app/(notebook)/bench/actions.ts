@@ -10,7 +10,7 @@ import { findItem } from "@/data/items";
 import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import { allTasks, removeTask, saveTasks } from "@/data/tasks";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 import { acting } from "@/app/acting";
 import { readBook } from "@/app/book";
 import { readApart } from "@/app/read-apart";

@@ -2,9 +2,10 @@
 
 import { useRouter } from "next/navigation";
 import { BenchPlace } from "@/core/model";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
+import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { useAnsweredForm } from "@/ui/use-answered-form";
+import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { saveTask } from "./actions";
 
 const BLANK = { what: "", item: "", place: "home", due: "" };
@@ -12,7 +13,7 @@ const BLANK = { what: "", item: "", place: "home", due: "" };
 /** A job of the owner's own. */
 export function AddTask({ things }: { things: readonly (readonly [id: string, name: string])[] }) {
   const router = useRouter();
-  const { form, submit, busy, wrong } = useAnsweredForm(
+  const { field, submit, busy, wrong } = useAnsweredForm(
     BLANK,
     ({ what, item, place, due }) => saveTask({ what, place, item: item || null, due: due || null }),
     (_, added) => {
@@ -21,31 +22,18 @@ export function AddTask({ things }: { things: readonly (readonly [id: string, na
       router.refresh();
     },
   );
-  const {
-    register,
-    formState: { errors },
-  } = form;
   return (
     <form onSubmit={submit(false)} noValidate className="no-print mb-5 flex flex-wrap items-start gap-2">
-      <Field
-        label="A job of your own"
-        placeholder="sew on the hook"
-        className="w-64"
-        {...register("what")}
-        error={errors.what?.message ?? wrong}
-      />
+      <Field label="A job of your own" placeholder="sew on the hook" className="w-64" {...field("what")} />
       <SelectField
         label="on"
         className="w-52"
-        {...register("item")}
-        error={errors.item?.message}
+        {...field("item")}
         options={[["", "nothing in particular"], ...things]}
       />
-      <SelectField label="where" className="w-32" {...register("place")} options={BenchPlace.options} />
-      <Field label="by" type="date" className="w-40" {...register("due")} error={errors.due?.message} />
-      <button className="btn btn-leaf mt-6 !min-h-10" disabled={busy}>
-        Add
-      </button>
+      <SelectField label="where" className="w-32" {...field("place")} options={BenchPlace.options} />
+      <Field label="by" type="date" className="w-40" {...field("due")} />
+      <FormEnd save="Add" look="btn btn-leaf mt-6 !min-h-10" wrong={wrong} busy={busy} />
     </form>
   );
 }

@@ -4,12 +4,12 @@ import { ChevronRight } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Collapsible } from "radix-ui";
-import { useState, useTransition } from "react";
-import type { ItemId, Verb } from "@/core/model";
-import type { Urgency } from "@/core/model";
-import { timedReading, type Steps } from "@/core/trade/steps";
+import { useState, useTransition, type ChangeEvent } from "react";
+import type { ItemId, Urgency, Verb } from "@/core/model";
+import { timedReading, type Steps as JobSteps } from "@/core/trade/steps";
 import { parseNumber } from "@/core/units/quantity";
-import { Field } from "@/ui/field";
+import { refuse } from "@/ui/form/answer";
+import { Field } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo } from "@/ui/undo";
 import { itemPath } from "@/ui/paths";
@@ -31,38 +31,31 @@ export interface JobData {
   readonly steps: readonly string[];
   readonly materials: readonly string[];
   readonly minutes: number;
-  readonly measures: NonNullable<Steps["measures"]> | null;
+  readonly measures: NonNullable<JobSteps["measures"]> | null;
   readonly caution: string | null;
 }
 
-/** One job: what and why, its steps on request, and done where it is read. */
-export function JobCard({ job }: { job: JobData }) {
+const BLANK = { cost: "", reading: "", note: "" };
+type Typed = typeof BLANK;
+
+/** Does the job, with what was typed of it; what is wrong with that goes beside its field. */
+function useJob(job: JobData, onWrong: () => void) {
   const router = useRouter();
   const [busy, start] = useTransition();
-  const [open, setOpen] = useState(false);
-  const [typed, setTyped] = useState({ cost: "", reading: "", note: "" });
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const done = () =>
+  const done = ({ cost, reading, note }: Typed) =>
     start(async () => {
-      const { cost, reading, note } = typed;
+      const measured = job.measures && reading.trim() ? job.measures.what : null;
       const answer = await doJob(
         { item: job.item, verb: job.verb, ground: job.ground },
         {
           cost: parseNumber(cost),
-          reading:
-            job.measures && reading.trim()
-              ? { what: job.measures.what, value: parseNumber(reading) ?? Number.NaN }
-              : null,
+          reading: measured ? { what: measured, value: parseNumber(reading) ?? Number.NaN } : null,
           note,
         },
-      ).catch(() => null);
-      if (!answer)
-        return setWrong({ "": "Not saved: the server can’t be reached. What you typed is still here." });
-      if (!answer.ok) {
-        setOpen(true);
-        return setWrong(answer.fields);
-      }
-      setWrong({});
+      ).catch(() => refuse({ "": "Not saved: the server can’t be reached. What you typed is still here." }));
+      setWrong(answer.ok ? {} : answer.fields);
+      if (!answer.ok) return answer.fields[""] ? undefined : onWrong();
       tellOtherTabs();
       router.refresh();
       sayWithUndo(
@@ -71,8 +64,19 @@ export function JobCard({ job }: { job: JobData }) {
         () => router.refresh(),
       );
     });
-  const type = (field: keyof typeof typed) => (event: React.ChangeEvent<HTMLInputElement>) =>
-    setTyped({ ...typed, [field]: event.target.value });
+  return { busy, wrong, done };
+}
+
+/** One job: what and why, its steps on request, and done where it is read. */
+export function JobCard({ job }: { job: JobData }) {
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState(BLANK);
+  const { busy, wrong, done } = useJob(job, () => setOpen(true));
+  const which = (
+    <span className="sr-only">
+      : {job.verb} {job.name}
+    </span>
+  );
   return (
     <li className="break-inside-avoid border-b border-rule py-2">
       <Collapsible.Root open={open} onOpenChange={setOpen}>
@@ -86,11 +90,13 @@ export function JobCard({ job }: { job: JobData }) {
             {job.name}
           </Link>
           {job.agreed && <span className="text-sm text-leaf">agreed</span>}
-          <button type="button" className="btn btn-small no-print" disabled={busy} onClick={done}>
-            Done
-            <span className="sr-only">
-              : {job.verb} {job.name}
-            </span>
+          <button
+            type="button"
+            className="btn btn-small no-print"
+            disabled={busy}
+            onClick={() => done(typed)}
+          >
+            Done{which}
           </button>
         </div>
         <p className="mt-0.5 text-sm">{job.says}</p>
@@ -103,66 +109,69 @@ export function JobCard({ job }: { job: JobData }) {
             {wrong[""]}
           </p>
         )}
-        <Collapsible.Trigger className="no-print mt-1 flex min-h-7 items-center gap-1 text-left text-sm text-muted pointer-coarse:min-h-11">
+        <Collapsible.Trigger className={HOW}>
           <ChevronRight aria-hidden="true" className={`size-4 ${open ? "rotate-90" : ""}`} />
-          {[
-            "How",
-            job.minutes > 0 ? `about ${job.minutes} minutes` : "",
-            job.materials.length > 0 ? `with ${job.materials.join(", ")}` : "",
-          ]
-            .filter(Boolean)
-            .join(", ")}
-          <span className="sr-only">
-            : {job.verb} {job.name}
-          </span>
+          {howOf(job)}
+          {which}
         </Collapsible.Trigger>
         <Collapsible.Content>
-          <ol className="ml-5 list-decimal text-sm">
-            {job.steps.map((step) => (
-              <li key={step} className="py-0.5">
-                {step}
-              </li>
-            ))}
-          </ol>
-          <div className="mt-2 flex flex-wrap items-start gap-2">
-            {job.measures && (
-              <Field
-                label={job.measures.ask}
-                inputMode="decimal"
-                value={typed.reading}
-                onChange={type("reading")}
-                error={wrong.reading}
-                className="w-64"
-              />
-            )}
-            {job.measures?.timed && (
-              <Clock
-                name={`${job.item} ${job.measures.what}`}
-                about={`${job.measures.what} of ${job.name}`}
-                onStop={(seconds) =>
-                  setTyped({ ...typed, reading: timedReading(job.measures!.timed!, seconds).toFixed(2) })
-                }
-              />
-            )}
-            <Field
-              label="Cost"
-              inputMode="decimal"
-              value={typed.cost}
-              onChange={type("cost")}
-              error={wrong.cost}
-              className="w-24"
-            />
-            <Field
-              label="Note"
-              value={typed.note}
-              onChange={type("note")}
-              error={wrong.note}
-              className="w-48"
-              maxLength={4000}
-            />
-          </div>
+          <Steps job={job} typed={typed} wrong={wrong} onType={setTyped} />
         </Collapsible.Content>
       </Collapsible.Root>
     </li>
+  );
+}
+
+const HOW =
+  "no-print mt-1 flex min-h-7 items-center gap-1 text-left text-sm text-muted pointer-coarse:min-h-11";
+
+const howOf = ({ minutes, materials }: JobData) =>
+  [
+    "How",
+    minutes > 0 ? `about ${minutes} minutes` : "",
+    materials.length > 0 ? `with ${materials.join(", ")}` : "",
+  ]
+    .filter(Boolean)
+    .join(", ");
+
+interface StepsProps {
+  readonly job: JobData;
+  readonly typed: Typed;
+  readonly wrong: Readonly<Record<string, string>>;
+  readonly onType: (typed: Typed) => void;
+}
+
+/** How it is done, and what came of it. */
+function Steps({ job: { item, name, steps, measures }, typed, wrong, onType }: StepsProps) {
+  const field = (of: keyof Typed) => ({
+    value: typed[of],
+    error: wrong[of],
+    onChange: ({ target }: ChangeEvent<HTMLInputElement>) => onType({ ...typed, [of]: target.value }),
+  });
+  const timed = measures?.timed;
+  return (
+    <>
+      <ol className="ml-5 list-decimal text-sm">
+        {steps.map((step) => (
+          <li key={step} className="py-0.5">
+            {step}
+          </li>
+        ))}
+      </ol>
+      <div className="mt-2 flex flex-wrap items-start gap-2">
+        {measures && (
+          <Field label={measures.ask} inputMode="decimal" {...field("reading")} className="w-64" />
+        )}
+        {timed && (
+          <Clock
+            name={`${item} ${measures.what}`}
+            about={`${measures.what} of ${name}`}
+            onStop={(seconds) => onType({ ...typed, reading: timedReading(timed, seconds).toFixed(2) })}
+          />
+        )}
+        <Field label="Cost" inputMode="decimal" {...field("cost")} className="w-24" />
+        <Field label="Note" {...field("note")} className="w-48" maxLength={4000} />
+      </div>
+    </>
   );
 }

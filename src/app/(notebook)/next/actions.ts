@@ -7,7 +7,7 @@ import type { Db } from "@/data/db";
 import { allItems } from "@/data/items";
 import { findTrip, saveTrips } from "@/data/trips";
 import { acting } from "@/app/acting";
-import { refuse, type Answer } from "@/ui/answer";
+import { refuse, type Answer } from "@/ui/form/answer";
 
 const noTrip = refuse({ "": "That trip or thing is no longer here." });
 const Items = z.array(ItemId).max(2000);

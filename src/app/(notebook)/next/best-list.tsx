@@ -6,7 +6,7 @@ import type { Best } from "@/core/plan/best";
 import type { Weighed } from "@/core/plan/weighed";
 import { parseMass } from "@/core/units/quantity";
 import { count, listWords, percent, sayMass, type Units } from "@/core/units/speak";
-import { Field } from "@/ui/field";
+import { Field } from "@/ui/form/field";
 import { useDoing } from "@/ui/use-doing";
 import { leaveOut } from "./actions";
 

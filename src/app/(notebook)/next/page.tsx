@@ -19,7 +19,7 @@ import {
 import { sleepOf } from "@/core/weighin/sleep";
 import { cansOf, cansFor, ENOUGH, supplyUses } from "@/core/weighin/supplies";
 import { countsAs } from "@/core/weighin/weigh-in";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { tripPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { keptWith } from "@/app/reading";

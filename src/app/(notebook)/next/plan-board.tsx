@@ -5,7 +5,7 @@ import { useOptimistic, useState } from "react";
 import type { ItemId, Load, Moved, Stow, TripId } from "@/core/model";
 import { COLUMNS, type Column } from "@/core/plan/columns";
 import { count, percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
-import { Figure } from "@/ui/figure";
+import { Figure } from "@/ui/page/figure";
 import { itemPath } from "@/ui/paths";
 import { useDoing } from "@/ui/use-doing";
 import { STOW_NAMES } from "@/ui/sheet/arrange";

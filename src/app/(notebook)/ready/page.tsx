@@ -3,7 +3,7 @@ import Link from "next/link";
 import { readyFor } from "@/core/jobs/ready";
 import { groupBy } from "@/core/ledger/group";
 import { count, sayDay, sayLong } from "@/core/units/speak";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import type { ItemId } from "@/core/model";
 import { readBook } from "@/app/book";

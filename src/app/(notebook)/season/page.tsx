@@ -15,7 +15,7 @@ import {
   sayMass,
   type Units,
 } from "@/core/units/speak";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { givingWay, keptWith, type Reading } from "@/app/reading";

@@ -7,7 +7,7 @@ import { RecordId, Settings } from "@/core/model";
 import { unpair } from "@/data/pairings";
 import { saveSettings } from "@/data/settings";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 export async function keepSettings(raw: unknown): Promise<Answer> {
   return acting(async (tx) => {

@@ -5,7 +5,7 @@ import { MOST_SERVICES, type OwnService, type ServiceUnit } from "@/core/model";
 import { sayServiceCount, wearFromNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { serviceUnits } from "@/ui/service-units";
 
 const BLANK = { what: "", every: "", unit: "nights" as ServiceUnit };

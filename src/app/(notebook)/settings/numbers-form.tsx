@@ -13,7 +13,7 @@ import { TOO_LIKELY } from "@/core/trade/rules";
 import { SCHOOLS } from "@/core/trade/schools";
 import type { OwnLives } from "@/core/compare/own-lives";
 import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
-import { Field } from "@/ui/field";
+import { Field } from "@/ui/form/field";
 import { KindServices } from "./kind-services";
 import { OwnNumber } from "./own-number";
 

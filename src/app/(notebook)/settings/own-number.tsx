@@ -2,7 +2,7 @@
 
 import { parseNumber } from "@/core/units/quantity";
 import { useState } from "react";
-import { Field } from "@/ui/field";
+import { Field } from "@/ui/form/field";
 
 interface OwnNumberProps {
   readonly label: string;

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
-import { PageHead } from "@/ui/page-head";
-import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke";
+import { PageHead } from "@/ui/page/page-head";
+import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
 import { ownLives } from "@/core/compare/own-lives";
 import { readBook } from "@/app/book";
 import { schoolEffects } from "./school-effects";

@@ -8,7 +8,7 @@ import { SCHOOLS } from "@/core/trade/schools";
 import { withUnit } from "@/core/units/quantity";
 import { percent, sayMass } from "@/core/units/speak";
 import { TYPICAL_BODY_KG } from "@/core/weighin/pack-worth";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { keepSettings, keepTheme } from "./actions";
 import type { OwnLives } from "@/core/compare/own-lives";

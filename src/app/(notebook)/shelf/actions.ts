@@ -16,7 +16,7 @@ import { readSettings, saveSettings } from "@/data/settings";
 import { acting } from "@/app/acting";
 import { logIn, today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/changed-since";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 /** Whom a new thing takes over from, and what became of that. */
 const TakesOver = z.object({ item: ItemId, is: z.enum(OLDER_IS) });

@@ -7,7 +7,7 @@ import type { Item } from "@/core/model";
 import { mayTakeOver, OLDER_IS, type OlderIs } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { sayMass, type Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { addLine, takeLineBack } from "./actions";

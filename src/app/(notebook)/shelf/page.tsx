@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { count, sayMass } from "@/core/units/speak";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { readBook } from "@/app/book";
 import { AddLine } from "./add-line";

@@ -6,7 +6,7 @@ import { hear, piecesOf, type Named } from "@/core/hear/hear";
 import type { ItemId, Line, TripId } from "@/core/model";
 import { sayHeard } from "@/core/say/heard";
 import { count, sayDay, sayDays, type Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { forgetLines, keepLine, keptLines, sendLines, type KeptLine } from "./field-store";
 import { useOffline } from "./use-offline";

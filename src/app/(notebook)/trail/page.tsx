@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { namedOf } from "@/core/hear/hear";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { FieldLog, type TrailTrip } from "./field-log";
 

@@ -32,7 +32,7 @@ import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
 import { acting } from "@/app/acting";
 import { today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/changed-since";
-import { byField, refuse, type Answer, type No } from "@/ui/answer";
+import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { seenOf, type Seen } from "./seen";
 
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { count, listWords, sayDistance, sayHeight, sayDays } from "@/core/units/speak";
 import { outingOf } from "@/core/ledger/outing";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { tripPath, unpackPath } from "@/ui/paths";
 

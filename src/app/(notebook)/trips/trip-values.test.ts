@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { TripHead } from "@/core/model";
 import { Units } from "@/core/units/speak";
 import { demoLog } from "../../../../demo/log";
-import { blankLeg, legsOf, toPacked, toTrip, type TripValues } from "./trip-form-values";
+import { blankLeg, legsOf, toPacked, toTrip, type TripValues } from "./form/trip-form-values";
 import { BLANK_TRIP, tripValues } from "./trip-values";
 
 const METRIC = Units.parse({});

@@ -1,7 +1,7 @@
 import { Leg, type Carry, type TripHead } from "@/core/model";
 import { temperatureText, type Units } from "@/core/units/speak";
 import type { Book } from "@/core/ledger/book";
-import { blankLeg, type Packable, type TripValues } from "./trip-form-values";
+import { blankLeg, type Packable, type TripValues } from "./form/trip-form-values";
 
 export const BLANK_TRIP: TripValues = {
   name: "",

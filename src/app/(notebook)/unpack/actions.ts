@@ -23,7 +23,7 @@ import { setTaken } from "@/data/lines";
 import { readSettings } from "@/data/settings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 /**
  * A thing that joined on the way: carried from a leg on (null: all the way), and whose slot it took over

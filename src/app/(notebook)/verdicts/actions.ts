@@ -22,7 +22,7 @@ import type { Db } from "@/data/db";
 import { removeRuling, saveRulings } from "@/data/rulings";
 import { findTrip, saveTrips } from "@/data/trips";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 import { readBook } from "@/app/book";
 import { today } from "@/app/reading";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";

@@ -1,24 +1,53 @@
 "use client";
 
-import { Chart, LinearScale, LineController, LineElement, PointElement, Tooltip } from "chart.js";
-import { useEffect, useRef } from "react";
+import { useMemo } from "react";
 import { grouped, percent } from "@/core/units/speak";
 import type { LifeCurves } from "@/core/say/argument";
-import { chartLook } from "@/ui/chart-look";
-
-Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
+import { ChartCanvas, type Draw } from "@/ui/chart/chart-canvas";
 
 /** How long its kind lasts, how long this one may, and where today and the end of the next trip stand. */
 export function LifeChart({ life }: { life: LifeCurves }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    const colour = chartLook();
+  const draw = useMemo(() => curves(life), [life]);
+  return (
+    <figure className="mt-3 max-w-2xl">
+      <div className="relative h-52 min-w-0 overflow-hidden">
+        <ChartCanvas draw={draw} words={`Chance to last by wear. ${life.words}.`} />
+      </div>
+      <figcaption className="hint flex flex-wrap gap-x-4">
+        <span>
+          <i className={`${LINE} border-leaf !border-t-4`} /> this one, from today
+        </span>
+        <span>
+          <i className={`${LINE} border-muted`} /> its kind, from new
+        </span>
+        {life.own.length > 0 && (
+          <span>
+            <i className={`${LINE} border-dotted border-stem`} /> your own worn out so far
+          </span>
+        )}
+        <span>
+          <i className="inline-block h-3.5 border-l-2 border-ink align-middle" /> today
+        </span>
+        <span>
+          <i className="inline-block h-3.5 border-l-2 border-dashed border-sting align-middle" /> end of the
+          next trip
+        </span>
+      </figcaption>
+    </figure>
+  );
+}
+
+const LINE = "inline-block w-6 border-t-2 align-middle";
+
+const curves =
+  (life: LifeCurves): Draw =>
+  (colour) => {
+    const line = { pointRadius: 0, tension: 0, borderWidth: 1.5 };
     const upright = (x: number) => [
       { x, y: 0 },
       { x, y: 1 },
     ];
-    const line = { pointRadius: 0, tension: 0 };
-    const chart = new Chart(canvas.current!, {
+    return {
       type: "line",
       data: {
         datasets: [
@@ -29,28 +58,20 @@ export function LifeChart({ life }: { life: LifeCurves }) {
             borderColor: colour("leaf"),
             borderWidth: 3,
           },
-          {
-            ...line,
-            label: "its kind, from new",
-            data: [...life.kind],
-            borderColor: colour("muted"),
-            borderWidth: 1.5,
-          },
+          { ...line, label: "its kind, from new", data: [...life.kind], borderColor: colour("muted") },
           {
             ...line,
             label: "your own, so far",
             data: [...life.own],
             borderColor: colour("stem"),
-            borderWidth: 1.5,
             borderDash: [2, 3],
           },
-          { ...line, label: "today", data: upright(life.now), borderColor: colour("ink"), borderWidth: 1.5 },
+          { ...line, label: "today", data: upright(life.now), borderColor: colour("ink") },
           {
             ...line,
             label: "end of the next trip",
             data: upright(life.next),
             borderColor: colour("sting"),
-            borderWidth: 1.5,
             borderDash: [5, 3],
           },
         ],
@@ -84,35 +105,5 @@ export function LifeChart({ life }: { life: LifeCurves }) {
           },
         },
       },
-    });
-    return () => chart.destroy();
-  }, [life]);
-  const key = "inline-block w-6 border-t-2 align-middle";
-  return (
-    <figure className="mt-3 max-w-2xl">
-      <div className="relative h-52 min-w-0 overflow-hidden">
-        <canvas ref={canvas} role="img" aria-label={`Chance to last by wear. ${life.words}.`} />
-      </div>
-      <figcaption className="hint flex flex-wrap gap-x-4">
-        <span>
-          <i className={`${key} border-leaf !border-t-4`} /> this one, from today
-        </span>
-        <span>
-          <i className={`${key} border-muted`} /> its kind, from new
-        </span>
-        {life.own.length > 0 && (
-          <span>
-            <i className={`${key} border-dotted border-stem`} /> your own worn out so far
-          </span>
-        )}
-        <span>
-          <i className="inline-block h-3.5 border-l-2 border-ink align-middle" /> today
-        </span>
-        <span>
-          <i className="inline-block h-3.5 border-l-2 border-dashed border-sting align-middle" /> end of the
-          next trip
-        </span>
-      </figcaption>
-    </figure>
-  );
-}
+    };
+  };

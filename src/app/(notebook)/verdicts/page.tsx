@@ -7,7 +7,7 @@ import { sayGapsInShort } from "@/core/plan/words";
 import { says } from "@/core/say/says";
 import { count, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { packWorth } from "@/core/weighin/pack-worth";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { Gone, Kept, RuledOn, type PlainLine } from "./folded";
 import { Lane } from "./lane";

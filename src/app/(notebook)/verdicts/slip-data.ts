@@ -8,7 +8,7 @@ import { CAUTIONS } from "@/core/say/cautions";
 import { says } from "@/core/say/says";
 import { saysToAdd } from "@/core/say/says-to-add";
 import { sayDay, sayDeadWeight, sayMass } from "@/core/units/speak";
-import { strokeOf } from "@/ui/stroke-code";
+import { strokeOf } from "@/ui/stroke/stroke-code";
 
 /** A slip as plain data: a page of three hundred is sent as words, and drawn where it is read. */
 export interface SlipData {

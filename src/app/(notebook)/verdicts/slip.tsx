@@ -2,7 +2,7 @@
 
 import { TriangleAlert } from "lucide-react";
 import Link from "next/link";
-import { StrokeRow, STROKES, type StrokeCode } from "@/ui/stroke";
+import { StrokeRow, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
 import { VerbWord } from "@/ui/verb-word";
 import { ArgumentOf } from "./argument-of";
 import { RulingButtons } from "./ruling-buttons";

@@ -7,8 +7,8 @@ import type { Units } from "@/core/units/speak";
 import type { Urgency } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
-import type { Answer } from "@/ui/answer";
-import { Field, SelectField } from "@/ui/field";
+import type { Answer } from "@/ui/form/answer";
+import { Field, SelectField } from "@/ui/form/field";
 import { VerbWord } from "@/ui/verb-word";
 import { itemPath } from "@/ui/paths";
 

@@ -3,7 +3,7 @@ import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
 import { nextLike } from "@/core/ledger/next-outing";
 import { says } from "@/core/say/says";
 import { whatIf } from "@/core/advice/what-if";
-import { byField, refuse, type Answer } from "@/ui/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 import type { ToldChange } from "@/app/(notebook)/verdicts/what-if";
 import { jsonIn } from "../answering";
 import { readBook } from "../../book";

@@ -6,7 +6,7 @@ import { removeEntry, saveEntries } from "@/data/entries";
 import { findItem, saveItems } from "@/data/items";
 import { fullOf } from "@/data/limits";
 import { acting } from "@/app/acting";
-import { refuse, type Answer } from "@/ui/answer";
+import { refuse, type Answer } from "@/ui/form/answer";
 import { readBook } from "@/app/book";
 import { today } from "@/app/reading";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { SelectField } from "@/ui/field";
+import { SelectField } from "@/ui/form/field";
 
 const WORDS = ["This", "beside that", "and that"];
 

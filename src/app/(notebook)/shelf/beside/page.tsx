@@ -8,7 +8,7 @@ import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
 import { sayLeftOf, sayWear } from "@/core/say/words";
 import { listWords, sayDistance, sayMass, sayTemperature, times, type Units } from "@/core/units/speak";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
 import { readBook } from "@/app/book";

@@ -15,7 +15,7 @@ import {
   type Mapping,
   type Mends,
 } from "@/formats/items-csv";
-import { SelectField, TextField } from "@/ui/field";
+import { SelectField, TextField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { importItems } from "../actions";
 import { Preview } from "./preview";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { ImportList } from "./import-list";
 

@@ -4,8 +4,8 @@ import { sayMoney } from "@/core/say/money";
 import { keptOf, pursesOf } from "@/core/compare/money";
 import { wearNumber } from "@/core/say/words";
 import { count, sayDay, sayDistance } from "@/core/units/speak";
-import { Figure } from "@/ui/figure";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Figure } from "@/ui/page/figure";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { ITEM_PLACES } from "./places";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { Weigh } from "./weigh";
 

@@ -6,7 +6,7 @@ import type { ItemId } from "@/core/model";
 import { withUnit } from "@/core/units/quantity";
 import { sayMass, type Units } from "@/core/units/speak";
 import { CAPACITY, simulatedScale } from "@/standins/bench-scale";
-import { Field } from "@/ui/field";
+import { Field } from "@/ui/form/field";
 import { isTyping } from "@/ui/is-typing";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo } from "@/ui/undo";

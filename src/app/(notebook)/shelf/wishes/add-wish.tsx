@@ -4,108 +4,67 @@ import { useRouter } from "next/navigation";
 import { guessKind } from "@/core/trade/names";
 import { parseNumber, withUnit } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { useAnsweredForm } from "@/ui/use-answered-form";
+import { FormEnd } from "@/ui/form/form-end";
+import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { addWish } from "../actions";
 
 const BLANK = { name: "", kind: "", weight: "", price: "", currency: "", instead: "" };
 
+interface AddWishProps {
+  readonly kinds: readonly string[];
+  readonly things: readonly (readonly [id: string, name: string])[];
+  readonly units: Units;
+  readonly currency: string;
+}
+
+const toWish = (typed: typeof BLANK, units: Units) => ({
+  name: typed.name,
+  kind: typed.kind || guessKind(typed.name).id,
+  weights:
+    typed.weight.trim() === "" ? [] : [{ weight: withUnit(typed.weight, units.weight), how: "claimed" }],
+  price: parseNumber(typed.price),
+  currency: typed.currency.trim() || null,
+  instead: typed.instead || null,
+});
+
 /** A thing to put on the wish list. */
-export function AddWish({
-  kinds,
-  things,
-  units,
-  currency,
-}: {
-  kinds: readonly string[];
-  things: readonly (readonly [id: string, name: string])[];
-  units: Units;
-  currency: string;
-}) {
+export function AddWish({ kinds, things, units, currency }: AddWishProps) {
   const router = useRouter();
-  const { form, ask, submit, busy, wrong } = useAnsweredForm(
+  const { form, field, ask, submit, busy, wrong } = useAnsweredForm(
     BLANK,
-    (typed, sure) =>
-      addWish(
-        {
-          name: typed.name,
-          kind: typed.kind || guessKind(typed.name).id,
-          weights:
-            typed.weight.trim() === ""
-              ? []
-              : [{ weight: withUnit(typed.weight, units.weight), how: "claimed" }],
-          price: parseNumber(typed.price),
-          currency: typed.currency.trim() || null,
-          instead: typed.instead || null,
-        },
-        sure,
-      ),
+    (typed, sure) => addWish(toWish(typed, units), sure),
     (_, added) => {
       added.reset(BLANK);
       tellOtherTabs();
       router.refresh();
     },
   );
-  const {
-    register,
-    watch,
-    formState: { errors },
-  } = form;
-  const name = watch("name");
+  const name = form.watch("name");
+  const byName = name.trim() ? `by its name: ${guessKind(name).id}` : "by its name";
   return (
     <form onSubmit={submit(false)} noValidate className="mb-6 flex flex-wrap items-start gap-2">
-      <Field
-        label="Wished for"
-        className="w-52"
-        {...register("name")}
-        error={errors.name?.message ?? wrong}
-      />
-      <SelectField
-        label="Kind"
-        className="w-44"
-        {...register("kind")}
-        options={[["", name.trim() ? `by its name: ${guessKind(name).id}` : "by its name"], ...kinds]}
-      />
-      <Field
-        label="Weight, claimed"
-        className="w-32"
-        {...register("weight")}
-        error={errors.weight?.message}
-      />
-      <Field
-        label="Price"
-        className="w-24"
-        inputMode="decimal"
-        {...register("price")}
-        error={errors.price?.message}
-      />
-      <Field
-        label="in"
-        className="w-20"
-        maxLength={4}
-        placeholder={currency}
-        {...register("currency")}
-        error={errors.currency?.message}
-      />
+      <Field label="Wished for" className="w-52" {...field("name")} />
+      <SelectField label="Kind" className="w-44" {...field("kind")} options={[["", byName], ...kinds]} />
+      <Field label="Weight, claimed" className="w-32" {...field("weight")} />
+      <Field label="Price" className="w-24" inputMode="decimal" {...field("price")} />
+      <Field label="in" className="w-20" maxLength={4} placeholder={currency} {...field("currency")} />
       <SelectField
         label="In the place of"
         className="w-52"
-        {...register("instead")}
-        error={errors.instead?.message}
+        {...field("instead")}
         options={[["", "nothing"], ...things]}
       />
-      <button className="btn btn-leaf mt-6 !min-h-10" disabled={busy}>
-        Add
-      </button>
-      {ask && (
-        <p role="alert" className="flex w-full flex-wrap items-center gap-2">
-          {ask}{" "}
-          <button type="button" className="btn" onClick={submit(true)}>
-            Yes, add it
-          </button>
-        </p>
-      )}
+      <FormEnd
+        save="Add"
+        saveAnyhow="Yes, add it"
+        look="btn btn-leaf mt-6 !min-h-10"
+        wrong={wrong}
+        ask={ask}
+        busy={busy}
+        onSure={submit(true)}
+      />
     </form>
   );
 }

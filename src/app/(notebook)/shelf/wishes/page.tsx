@@ -9,7 +9,7 @@ import { sayMoney } from "@/core/say/money";
 import { sayLeftOf } from "@/core/say/words";
 import { count, listWords, sayMass, times } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
 import { readBook } from "@/app/book";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { SelectField } from "@/ui/field";
+import { SelectField } from "@/ui/form/field";
 
 /** The two lists that stand side by side; changed as they are chosen. */
 export function Choose({

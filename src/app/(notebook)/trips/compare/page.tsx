@@ -5,11 +5,11 @@ import { TripId, type Load, type Trip } from "@/core/model";
 import type { Book } from "@/core/ledger/book";
 import { countsAs } from "@/core/weighin/weigh-in";
 import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
-import { Empty, PageHead } from "@/ui/page-head";
+import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { Choose } from "./choose";
-import { WeightBars } from "@/ui/weight-bars";
+import { WeightBars } from "@/ui/chart/weight-bars";
 
 export const metadata: Metadata = { title: "Lists against lists" };
 

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
-import { TripForm } from "../trip-form";
+import { TripForm } from "../form/trip-form";
 import { BLANK_TRIP, packable } from "../trip-values";
 import { weatherDesk } from "@/standins/weather-desk";
 import { asLastTime } from "@/core/plan/as-last-time";

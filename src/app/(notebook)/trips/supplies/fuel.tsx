@@ -4,7 +4,7 @@ import { LEAST_GAS_PER_LITRE } from "@/core/trade/supplies";
 import { parseNumber } from "@/core/units/quantity";
 import { count, grouped, listWords, sayMass } from "@/core/units/speak";
 import { cansFor, cansOf, isBelowPhysics, type SupplyUse } from "@/core/weighin/supplies";
-import { Field } from "@/ui/field";
+import { Field } from "@/ui/form/field";
 import { itemPath } from "@/ui/paths";
 import { Rate, Section, told, type Ahead } from "./rate";
 

@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import { METRES_PER_MILE, parseNumber } from "@/core/units/quantity";
 import { supplyUses } from "@/core/weighin/supplies";
-import { Field, SelectField } from "@/ui/field";
-import { PageHead } from "@/ui/page-head";
+import { Field, SelectField } from "@/ui/form/field";
+import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { Food } from "./food";
 import { Fuel } from "./fuel";

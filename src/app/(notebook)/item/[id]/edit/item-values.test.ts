@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { Item } from "@/core/model";
 import { Units } from "@/core/units/speak";
-import { refuse } from "@/ui/answer";
+import { byFormField, refuse } from "@/ui/form/answer";
 import { demoLog } from "../../../../../../demo/log";
-import { byFormField, toItem, toValues, type Values } from "./item-values";
+import { formFieldOf, toItem, toValues, type Values } from "./item-values";
 
 const METRIC = Units.parse({});
 const IMPERIAL = Units.parse({ weight: "oz", distance: "mi", temperature: "F" });
@@ -90,10 +90,11 @@ describe("the form of a thing", () => {
         "ratings.rValue": "d",
         name: "e",
       }),
+      formFieldOf,
     );
     expect(answer).toMatchObject({
       fields: { weight: "a", openingDistance: "b", label: "c", rValue: "d", name: "e" },
     });
-    expect(byFormField({ ok: true, value: undefined })).toEqual({ ok: true, value: undefined });
+    expect(byFormField({ ok: true, value: undefined }, formFieldOf)).toEqual({ ok: true, value: undefined });
   });
 });

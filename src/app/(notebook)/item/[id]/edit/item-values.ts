@@ -3,7 +3,6 @@ import type { Item } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
 import { parseAmount, parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
 import { temperatureText, type Units } from "@/core/units/speak";
-import type { Answer } from "@/ui/answer";
 
 export type FileItem = z.input<typeof Item>;
 
@@ -53,6 +52,11 @@ export interface Values {
 
 const blank = (value: unknown) => (value === null || value === undefined ? "" : String(value));
 
+const yesOrNo = (value: boolean | null | undefined) => {
+  if (value === null || value === undefined) return "";
+  return value ? "yes" : "no";
+};
+
 export function toValues(item: FileItem, units: Units): Values {
   const { jobs, triggers, opening, ratings = {} } = item;
   return {
@@ -75,7 +79,7 @@ export function toValues(item: FileItem, units: Units): Values {
     stow: blank(item.stow),
     bag: blank(item.bag),
     load: blank(item.load),
-    cover: item.cover === null || item.cover === undefined ? "" : item.cover ? "yes" : "no",
+    cover: yesOrNo(item.cover),
     consequence: blank(item.consequence),
     pieces: blank(item.pieces ?? 1),
     past: item.past ?? "known",
@@ -206,15 +210,6 @@ const FORM_FIELDS: readonly (readonly [RegExp, keyof Values])[] = [
   ).map((field): readonly [RegExp, keyof Values] => [new RegExp(`^ratings\\.${field}`), field]),
 ];
 
-export const byFormField = (answer: Answer): Answer =>
-  answer.ok
-    ? answer
-    : {
-        ...answer,
-        fields: Object.fromEntries(
-          Object.entries(answer.fields).map(([path, message]) => [
-            FORM_FIELDS.find(([pattern]) => pattern.test(path))?.[1] ?? path,
-            message,
-          ]),
-        ),
-      };
+/** What the form calls a path of the record. */
+export const formFieldOf = (path: string): string =>
+  FORM_FIELDS.find(([pattern]) => pattern.test(path))?.[1] ?? path;

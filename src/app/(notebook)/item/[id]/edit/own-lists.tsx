@@ -3,7 +3,7 @@
 import { useFieldArray, type UseFormReturn } from "react-hook-form";
 import { MOST_PARTS, MOST_SERVICES } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import { serviceUnits } from "@/ui/service-units";
 import type { Values } from "./item-values";
 

@@ -5,7 +5,7 @@ import type { Job } from "@/core/model";
 import type { Kind } from "@/core/trade/kind";
 import { isBed } from "@/core/trade/warmth";
 import type { Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
 import type { Values } from "./item-values";
 
 /** A rating with what it is asked of: things of these jobs, and whatever has it already. */

@@ -4,9 +4,10 @@ import { useRouter } from "next/navigation";
 import type { z } from "zod";
 import type { BagWeighing, TripId } from "@/core/model";
 import { withUnit } from "@/core/units/quantity";
-import { Field, SelectField } from "@/ui/field";
+import { Field, SelectField } from "@/ui/form/field";
+import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { useAnsweredForm } from "@/ui/use-answered-form";
+import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { setScale } from "../../actions";
 
 /** What the packed bag weighed at the start. Blank: it was not weighed. */
@@ -20,7 +21,7 @@ export function ScaleForm({
   unit: "kg" | "lb";
 }) {
   const router = useRouter();
-  const { form, submit, busy, wrong } = useAnsweredForm(
+  const { field, submit, busy, wrong } = useAnsweredForm(
     { weight: String(scale?.weight ?? ""), holds: scale?.holds ?? "everything" },
     ({ weight, holds }) =>
       setScale(trip, weight.trim() === "" ? null : { weight: withUnit(weight, unit), holds }),
@@ -35,8 +36,7 @@ export function ScaleForm({
         label="The packed bag"
         className="w-36"
         placeholder={unit === "kg" ? "11.4 kg" : "25 lb"}
-        {...form.register("weight")}
-        error={form.formState.errors.weight?.message ?? wrong}
+        {...field("weight")}
       />
       <SelectField
         label="with"
@@ -45,11 +45,9 @@ export function ScaleForm({
           ["everything", "food, water and fuel in it"],
           ["no supplies", "no food, water or fuel in it"],
         ]}
-        {...form.register("holds")}
+        {...field("holds")}
       />
-      <button className="btn mt-6 !min-h-10" disabled={busy}>
-        Save
-      </button>
+      <FormEnd save="Save" look="btn mt-6 !min-h-10" wrong={wrong} busy={busy} />
     </form>
   );
 }

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { namedOf } from "@/core/hear/hear";
 import { TripId } from "@/core/model";
-import { PageHead } from "@/ui/page-head";
+import { PageHead } from "@/ui/page/page-head";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { idIn } from "@/app/id-in";

@@ -1,0 +1,88 @@
+import Link from "next/link";
+import type { Bench } from "@/core/jobs/bench";
+import type { Book } from "@/core/ledger/book";
+import { daysAfter } from "@/core/ledger/days";
+import { sayMoney } from "@/core/say/money";
+import { sayDay, sayMass, type Units } from "@/core/units/speak";
+import { Section } from "@/ui/page/section";
+import { Table } from "@/ui/page/table";
+import { itemPath } from "@/ui/paths";
+
+type Buy = Bench["buy"][number];
+
+/** What the verdicts want bought, in the place of what, and when it would come. */
+export function ToBuy({ buy, book }: { buy: readonly Buy[]; book: Book }) {
+  const { units, currency } = book.settings;
+  return (
+    <Section title="To buy" look="mt-6">
+      <Table
+        look="max-w-3xl"
+        rows={buy}
+        keyOf={({ name }) => name}
+        columns={[
+          { head: "what", cell: (row) => <What row={row} /> },
+          { head: "in the place of", cell: (row) => <InPlaceOf row={row} /> },
+          {
+            head: "weighs",
+            number: true,
+            cell: ({ wish, present }) => sayWeights(wish?.weight?.g, present?.weight?.g, units),
+          },
+          { head: "price", number: true, cell: (row) => <Price row={row} usual={currency} /> },
+          {
+            head: "comes",
+            look: "text-right",
+            cell: ({ wish }) => <Comes days={wish?.delivery ?? null} book={book} />,
+          },
+        ]}
+      />
+    </Section>
+  );
+}
+
+function What({ row: { name, present, wish } }: { row: Buy }) {
+  if (wish)
+    return (
+      <>
+        {name}
+        <span className="ml-2 text-sm text-muted">on the wish list</span>
+      </>
+    );
+  return present ? `another ${present.kind}` : name;
+}
+
+function InPlaceOf({ row: { present } }: { row: Buy }) {
+  return present ? (
+    <Link prefetch={false} href={itemPath(present.id)} className="hover:underline">
+      {present.name}
+    </Link>
+  ) : (
+    <span className="text-muted">nothing: it was missed</span>
+  );
+}
+
+function Price({ row: { price, currency, wish, present }, usual }: { row: Buy; usual: string }) {
+  return (
+    <>
+      {price === null ? "–" : sayMoney(price, currency ?? usual)}
+      {!wish && present?.price === null && <span className="text-muted"> usual</span>}
+    </>
+  );
+}
+
+/** When it comes, if it is ordered today, and whether that is before the trip that is planned. */
+function Comes({ days, book: { today, next } }: { days: number | null; book: Book }) {
+  if (days === null) return <span className="text-muted">–</span>;
+  const day = daysAfter(today, days);
+  if (next.starts === null || day < next.starts) return sayDay(day);
+  return (
+    <b className="text-sting">
+      {sayDay(day)}: too late for {next.name}
+    </b>
+  );
+}
+
+function sayWeights(now: number | undefined, before: number | undefined, units: Units): string {
+  const was = before === undefined ? [] : [`was ${sayMass(before, units)}`];
+  const is = now === undefined ? [] : [sayMass(now, units)];
+  return [...is, ...was].join(", ") || "–";
+}

@@ -1,0 +1,61 @@
+"use client";
+
+import { useState } from "react";
+import type { Item, ItemId } from "@/core/model";
+import { sayDay } from "@/core/units/speak";
+import { SelectField } from "@/ui/form/field";
+import { useDoing } from "@/ui/use-doing";
+import { movePart } from "../actions";
+
+/** Parts with a life of their own, each of which can go on to another thing: the insoles into the next pair. */
+export function Parts({
+  item,
+  parts,
+  others,
+}: {
+  item: ItemId;
+  parts: Item["parts"];
+  others: readonly (readonly [id: string, name: string])[];
+}) {
+  const { busy, run } = useDoing();
+  const [to, setTo] = useState<Readonly<Record<string, string>>>({});
+  const nameOf = (id: string) => others.find(([each]) => each === id)?.[1];
+  return (
+    <section aria-label="Parts">
+      <h2 className="border-b-2 border-ink pb-1 text-lg">Parts</h2>
+      <ul>
+        {parts.map(({ name, renewed, note }) => (
+          <li key={name} className="flex flex-wrap items-end gap-2 border-b border-rule py-1.5">
+            <span className="flex-1">
+              <b>{name}</b>
+              <span className="block text-sm text-muted">
+                {[renewed ? `new on ${sayDay(renewed)}` : "", note].filter(Boolean).join("; ")}
+              </span>
+            </span>
+            <SelectField
+              label={`Move ${name} to`}
+              className="w-44"
+              value={to[name] ?? ""}
+              onChange={(event) => setTo({ ...to, [name]: event.target.value })}
+              options={[["", "–"], ...others]}
+            />
+            <button
+              type="button"
+              className="btn"
+              disabled={busy || !to[name]}
+              onClick={() => {
+                const other = to[name] as ItemId;
+                run(() => movePart(item, name, other), {
+                  says: () => `${name}: on ${nameOf(other)} now`,
+                  undo: () => movePart(other, name, item),
+                });
+              }}
+            >
+              Move
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

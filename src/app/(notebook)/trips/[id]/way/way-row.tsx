@@ -1,0 +1,139 @@
+"use client";
+
+import { Slider } from "radix-ui";
+import { memo, useMemo, useRef, useState, type CSSProperties, type KeyboardEvent } from "react";
+import type { Stretch } from "@/core/ledger/stretches";
+import { sayDistance, type Units } from "@/core/units/speak";
+import {
+  asideOf,
+  carriedAgain,
+  handlesOf,
+  sayStretches,
+  settled,
+  stepOf,
+  stretchesAt,
+  toLegEnd,
+  wayOf,
+  type LegSpan,
+  type WayRow,
+} from "./stretch-moves";
+
+interface RowProps {
+  readonly row: WayRow;
+  readonly legs: readonly LegSpan[];
+  readonly units: Units;
+  /** Its ends can be taken hold of. */
+  readonly live: boolean;
+  readonly onSave: (row: WayRow, stretches: readonly Stretch[]) => Promise<boolean>;
+}
+
+/** One thing: a bar for each time carried, with a handle at each end. */
+export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProps) {
+  const given = useMemo(() => handlesOf(row.stretches), [row.stretches]);
+  const way = useMemo(() => wayOf(legs), [legs]);
+  const [handles, setHandles] = useState<readonly number[]>(given);
+  const byPointer = useRef(false);
+  const commit = async (moved: readonly number[]) => {
+    const stretches = settled(moved, way, byPointer.current);
+    setHandles(handlesOf(stretches));
+    if (!(await onSave(row, stretches))) setHandles(given);
+  };
+  const onKeyDown = (event: KeyboardEvent, at: number) => {
+    byPointer.current = false;
+    if (event.key !== "PageUp" && event.key !== "PageDown") return;
+    const moved = toLegEnd(handles, at, event.key === "PageUp", way);
+    if (!moved) return;
+    event.preventDefault();
+    setHandles(moved);
+    void commit(moved);
+  };
+  const again = () => {
+    const moved = carriedAgain(handles, way);
+    setHandles(moved);
+    void commit(moved);
+  };
+  const stretches = stretchesAt(handles);
+  return (
+    <div
+      className={ROW}
+      role="group"
+      aria-label={`${row.name}: ${sayStretches(stretches, way.whole, units)}`}
+    >
+      <span className="truncate pr-2 font-semibold">
+        {row.name}
+        {row.slot && <span className="ml-1 text-sm font-normal text-muted">{row.slot}</span>}
+      </span>
+      <div className={LINE}>
+        <Bars stretches={stretches} whole={way.whole} />
+        {live && handles.length > 0 && (
+          <Slider.Root
+            className={SLIDER}
+            min={0}
+            max={way.whole}
+            step={stepOf(way)}
+            value={[...handles]}
+            onPointerDown={() => {
+              byPointer.current = true;
+            }}
+            onValueChange={setHandles}
+            onValueCommit={(moved) => void commit(moved)}
+          >
+            <Slider.Track className="h-full grow" />
+            {handles.map((metres, n) => (
+              <Slider.Thumb
+                key={n}
+                className="grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
+                style={asideStyle(asideOf(handles, n, way.whole))}
+                aria-label={`${row.name}, ${n % 2 ? "to" : "from"}`}
+                aria-valuetext={sayDistance(metres, units)}
+                onKeyDown={(event) => onKeyDown(event, n)}
+              >
+                <span className={GRIP} />
+              </Slider.Thumb>
+            ))}
+          </Slider.Root>
+        )}
+        {row.place && <Happened place={row.place} whole={way.whole} />}
+      </div>
+      <button type="button" className="btn btn-plain !px-1" title="Carried again from here" onClick={again}>
+        +<span className="sr-only"> {row.name}: carried again</span>
+      </button>
+    </div>
+  );
+});
+
+const ROW = "grid grid-cols-[1fr_auto] items-center border-b border-rule sm:grid-cols-[11rem_1fr_2.5rem]";
+const LINE =
+  "relative order-last col-span-2 h-9 bg-(image:--legs) pointer-coarse:h-12 sm:order-none sm:col-span-1";
+const SLIDER = "absolute -inset-x-3 inset-y-0 flex touch-pan-y items-center pointer-coarse:-inset-x-5.5";
+const GRIP = "block h-6 w-2.5 border-2 border-paper bg-leaf pointer-coarse:h-9 pointer-coarse:w-4";
+
+function asideStyle(by: number | null): CSSProperties | undefined {
+  if (by === null) return undefined;
+  const justifyItems = { "-1": "end", "0": "center", "1": "start" }[String(Math.sign(by))];
+  return { transform: `translateX(${by}%)`, justifyItems };
+}
+
+/** Where a thing was along; drawn by itself until the page is alive, as a hundred sliders are slow to send. */
+function Bars({ stretches, whole }: { stretches: readonly Stretch[]; whole: number }) {
+  return stretches.map(({ from, to }, n) => (
+    <span
+      key={n}
+      className="absolute inset-y-0 my-auto h-2.5 bg-leaf"
+      style={{ left: `${(100 * from) / whole}%`, width: `${(100 * (to - from)) / whole}%` }}
+    />
+  ));
+}
+
+/** Where it failed, or left. */
+function Happened({ place, whole }: { place: NonNullable<WayRow["place"]>; whole: number }) {
+  return (
+    <span
+      className="absolute bottom-0 -translate-x-1/2 text-xs text-sting"
+      style={{ left: `${(100 * place.metres) / whole}%` }}
+      title={place.words}
+    >
+      ▲<span className="sr-only">{place.words}</span>
+    </span>
+  );
+}

@@ -1,0 +1,27 @@
+import type { ReactNode } from "react";
+
+interface SectionProps {
+  readonly title: ReactNode;
+  /** In small beside the title. */
+  readonly note?: ReactNode;
+  readonly look?: string;
+  readonly children: ReactNode;
+}
+
+/** A part of a page under its title. */
+export function Section({ title, note, look, children }: SectionProps) {
+  return (
+    <section className={look}>
+      <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">
+        {title}
+        {note !== undefined && (
+          <>
+            {" "}
+            <span className="font-sans text-sm font-normal text-muted">{note}</span>
+          </>
+        )}
+      </h2>
+      {children}
+    </section>
+  );
+}
