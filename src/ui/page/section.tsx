@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useId, type ReactNode } from "react";
 
 interface SectionProps {
   readonly title: ReactNode;
@@ -10,10 +10,11 @@ interface SectionProps {
 
 /** A part of a page under its title. */
 export function Section({ title, note, look, children }: SectionProps) {
+  const id = useId();
   return (
-    <section className={look}>
+    <section aria-labelledby={id} className={look}>
       <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">
-        {title}
+        <span id={id}>{title}</span>
         {note !== undefined && (
           <>
             {" "}
