@@ -22,7 +22,7 @@ import { packWorth } from "@/core/weighin/pack-worth";
 import { lightestWarm, sleepOf, waysToSleep } from "@/core/weighin/sleep";
 import { schoolEffect } from "@/core/weighin/school-effect";
 import { sheetOf } from "./(notebook)/(tally)/sheet-of";
-import { slipOf } from "./(notebook)/verdicts/slip-data";
+import { slipOf } from "./(notebook)/verdicts/slip/slip-data";
 
 const TODAY = "2029-01-01";
 const decisions = fc.array(fc.constantFrom("agree", "overrule", "later", null), { maxLength: 12 });

@@ -121,7 +121,11 @@ export const someOf = (n: number, all: number) =>
     : `${grouped(n)} of ${grouped(all)}`;
 
 /** How often: "once", "twice", "three times". */
-export const times = (n: number) => (n === 1 ? "once" : n === 2 ? "twice" : `${inWords(n)} times`);
+export const times = (n: number) => ["", "once", "twice"][n] || `${inWords(n)} times`;
+
+/** Something said so often: "too heavy", "too cold twice". */
+export const timesEach = ({ what, times: n }: { readonly what: string; readonly times: number }) =>
+  n > 1 ? `${what} ${times(n)}` : what;
 
 /** So many days as a walker tells them: "three days", "five weeks". */
 export function sayLong(days: number): string {

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { readyFor } from "@/core/jobs/ready";
+import type { ReactNode } from "react";
+import { readyFor, type Ready } from "@/core/jobs/ready";
 import { groupBy } from "@/core/ledger/group";
 import { count, sayDay, sayLong } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
@@ -42,62 +43,11 @@ export default async function ReadyPage() {
           It lay in store for a season. What store can spoil leads: look at it before anything else is packed.
         </p>
       )}
-      {away.length + borrowed.length > 0 && (
-        <section className="mb-5">
-          <h2 className="border-b-2 border-ink pb-1 text-lg">With others, and of others</h2>
-          <ul>
-            {away.map(({ id, name, lentTo }) => (
-              <Elsewhere key={id} id={id} name={name}>
-                {lentTo} has it
-                <SetPlace item={id} name={name} change="home" />
-              </Elsewhere>
-            ))}
-            {borrowed.map(({ id, name, owner }) => (
-              <Elsewhere key={id} id={id} name={name}>
-                {owner}&rsquo;s, to give back
-                <SetPlace item={id} name={name} change="given back" />
-              </Elsewhere>
-            ))}
-          </ul>
-        </section>
-      )}
-      {checks.length === 0 ? (
-        <Empty
-          title="Nothing to look at yet"
-          action={
-            <Link href="/shelf" className="btn btn-leaf">
-              To the shelf
-            </Link>
-          }
-        >
-          After the first trip the things that went along are looked at here before the next.
-        </Empty>
-      ) : (
-        [...groupBy(checks, ({ look }) => look)].map(([look, group]) => (
-          <section key={look} className="mb-4 grid gap-x-8 lg:grid-cols-[20rem_1fr]">
-            <h2 className="border-t-2 border-ink pt-1.5 font-sans text-base font-semibold">{look}</h2>
-            <ul className="lg:border-t-2 lg:border-ink">
-              {group.map(({ item, why, last, done }) => (
-                <li
-                  key={item.id}
-                  className={`flex items-center gap-3 border-b border-rule py-1 ${done ? "text-muted" : ""}`}
-                >
-                  <span className="flex-1">
-                    <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
-                      {item.name}
-                    </Link>
-                    <span className="ml-2 text-sm text-muted">
-                      {WHY[why]}
-                      {last ? `; last on ${sayDay(last)}` : ""}
-                    </span>
-                  </span>
-                  <Tick item={item.id} name={item.name} done={done} today={book.today} />
-                </li>
-              ))}
-            </ul>
-          </section>
-        ))
-      )}
+      <Elsewhere away={away} borrowed={borrowed} />
+      {checks.length === 0 && <NothingYet />}
+      {[...groupBy(checks, ({ look }) => look)].map(([look, group]) => (
+        <Looks key={look} look={look} checks={group} today={book.today} />
+      ))}
       <p className="hint mt-6 max-w-3xl">
         Of maps, messengers and permits the app knows nothing: update them, look at subscriptions, and leave
         word with someone.
@@ -106,7 +56,31 @@ export default async function ReadyPage() {
   );
 }
 
-const Elsewhere = ({ id, name, children }: { id: ItemId; name: string; children: React.ReactNode }) => (
+/** What others have, and what is theirs. */
+function Elsewhere({ away, borrowed }: Pick<Ready, "away" | "borrowed">) {
+  if (away.length + borrowed.length === 0) return null;
+  return (
+    <section className="mb-5">
+      <h2 className="border-b-2 border-ink pb-1 text-lg">With others, and of others</h2>
+      <ul>
+        {away.map(({ id, name, lentTo }) => (
+          <NotHere key={id} id={id} name={name}>
+            {lentTo} has it
+            <SetPlace item={id} name={name} change="home" />
+          </NotHere>
+        ))}
+        {borrowed.map(({ id, name, owner }) => (
+          <NotHere key={id} id={id} name={name}>
+            {owner}&rsquo;s, to give back
+            <SetPlace item={id} name={name} change="given back" />
+          </NotHere>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const NotHere = ({ id, name, children }: { id: ItemId; name: string; children: ReactNode }) => (
   <li className="flex flex-wrap items-center gap-3 border-b border-rule py-1">
     <Link prefetch={false} href={itemPath(id)} className="font-semibold hover:underline">
       {name}
@@ -114,3 +88,52 @@ const Elsewhere = ({ id, name, children }: { id: ItemId; name: string; children:
     {children}
   </li>
 );
+
+interface LooksProps {
+  readonly look: string;
+  readonly checks: Ready["checks"];
+  readonly today: string;
+}
+
+/** All that is looked at in one way, each ticked where it was. */
+function Looks({ look, checks, today }: LooksProps) {
+  return (
+    <section className="mb-4 grid gap-x-8 lg:grid-cols-[20rem_1fr]">
+      <h2 className="border-t-2 border-ink pt-1.5 font-sans text-base font-semibold">{look}</h2>
+      <ul className="lg:border-t-2 lg:border-ink">
+        {checks.map(({ item, why, last, done }) => (
+          <li
+            key={item.id}
+            className={`flex items-center gap-3 border-b border-rule py-1 ${done ? "text-muted" : ""}`}
+          >
+            <span className="flex-1">
+              <Link prefetch={false} href={itemPath(item.id)} className="font-semibold hover:underline">
+                {item.name}
+              </Link>
+              <span className="ml-2 text-sm text-muted">
+                {WHY[why]}
+                {last ? `; last on ${sayDay(last)}` : ""}
+              </span>
+            </span>
+            <Tick item={item.id} name={item.name} done={done} today={today} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function NothingYet() {
+  return (
+    <Empty
+      title="Nothing to look at yet"
+      action={
+        <Link href="/shelf" className="btn btn-leaf">
+          To the shelf
+        </Link>
+      }
+    >
+      After the first trip the things that went along are looked at here before the next.
+    </Empty>
+  );
+}

@@ -5,7 +5,7 @@ import { useState, type ReactNode } from "react";
 import type { ItemId, Verb } from "@/core/model";
 import { VerbWord } from "@/ui/verb-word";
 import { Lane } from "./lane";
-import type { SlipData } from "./slip-data";
+import type { SlipData } from "./slip/slip-data";
 import { itemPath } from "@/ui/paths";
 
 /** A list that is drawn when it is opened. */

@@ -1,9 +1,9 @@
 "use client";
 
 import { useState } from "react";
-import { Slip } from "./slip";
-import type { SlipData } from "./slip-data";
-import { onSlipKey } from "./slip-keys";
+import { Slip } from "./slip/slip";
+import type { SlipData } from "./slip/slip-data";
+import { onSlipKey } from "./slip/slip-keys";
 
 interface LaneProps {
   readonly name: string;

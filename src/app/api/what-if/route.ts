@@ -4,7 +4,7 @@ import { nextLike } from "@/core/ledger/next-outing";
 import { says } from "@/core/say/says";
 import { whatIf } from "@/core/advice/what-if";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
-import type { ToldChange } from "@/app/(notebook)/verdicts/what-if";
+import type { ToldChange } from "@/app/(notebook)/verdicts/what-if/use-what-if";
 import { jsonIn } from "../answering";
 import { readBook } from "../../book";
 

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { Slip } from "@/app/(notebook)/verdicts/slip";
-import { slipOf } from "@/app/(notebook)/verdicts/slip-data";
+import { Slip } from "@/app/(notebook)/verdicts/slip/slip";
+import { slipOf } from "@/app/(notebook)/verdicts/slip/slip-data";
 import { readBook } from "@/app/book";
 import { idIn } from "@/app/id-in";
 import { ItemId } from "@/core/model";

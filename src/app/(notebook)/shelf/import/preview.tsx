@@ -14,16 +14,14 @@ const GRAMS = { weight: "g", distance: "km", temperature: "C" } as const;
 
 const KIND_NAMES = KINDS.map(({ id }) => id).toSorted();
 
+interface PreviewProps {
+  readonly rows: readonly CsvRow[];
+  readonly doubles: boolean;
+  readonly onMend: (line: number, field: CsvField, value: string) => void;
+}
+
 /** What the list comes to, a row a thing. A cell is mended in place: press it, and it can be typed in. */
-export function Preview({
-  rows,
-  doubles,
-  onMend,
-}: {
-  rows: readonly CsvRow[];
-  doubles: boolean;
-  onMend: (line: number, field: CsvField, value: string) => void;
-}) {
+export function Preview({ rows, doubles, onMend }: PreviewProps) {
   // What can't be read stands first: it is what has to be mended.
   const shown = [...rows.filter((row) => row.problem), ...rows.filter((row) => !row.problem)].slice(0, SHOWN);
   return (
@@ -47,35 +45,7 @@ export function Preview({
           </thead>
           <tbody>
             {shown.map((row) => (
-              <tr
-                key={row.line}
-                className={`border-t border-rule ${row.problem ? "text-sting" : row.double && !doubles ? "text-muted line-through" : ""}`}
-              >
-                <td className="num py-0.5 pr-3">{row.line}</td>
-                <td className="pr-3">
-                  <Cell row={row} field="name" value={row.name} onMend={onMend} />
-                  {row.problem && <span className="block text-sm">{row.problem}</span>}
-                  {row.unread && (
-                    <span className="block text-sm text-stem">
-                      “{row.unread}” is no date that can be read: kept in its note.
-                    </span>
-                  )}
-                </td>
-                <td className="num px-3">
-                  <Cell row={row} field="weight" value={row.weight} onMend={onMend} />
-                  {row.grams !== null && !/^\d+ g$/.test(row.weight) && (
-                    <span className="block text-sm text-muted">read as {sayMass(row.grams, GRAMS)}</span>
-                  )}
-                </td>
-                <td className="pr-3">
-                  <Cell row={row} field="kind" value={row.item?.kind ?? ""} of={KIND_NAMES} onMend={onMend} />
-                </td>
-                <td className="pr-3">
-                  <Cell row={row} field="stow" value={row.item?.stow ?? ""} of={STOWS} onMend={onMend}>
-                    as its kind
-                  </Cell>
-                </td>
-              </tr>
+              <PreviewRow key={row.line} row={row} isOut={row.double && !doubles} onMend={onMend} />
             ))}
           </tbody>
         </table>
@@ -85,23 +55,56 @@ export function Preview({
   );
 }
 
-/** One cell: its text until it is pressed, then a field, or a choice where there are only so many. */
-function Cell({
-  row: { line, name },
-  field,
-  value,
-  of,
-  onMend,
-  children = "–",
-}: {
-  row: CsvRow;
-  field: CsvField;
-  value: string;
-  of?: readonly string[];
-  onMend: (line: number, field: CsvField, value: string) => void;
+interface PreviewRowProps extends Pick<PreviewProps, "onMend"> {
+  readonly row: CsvRow;
+  /** It is here already, and stays out. */
+  readonly isOut: boolean;
+}
+
+function PreviewRow({ row, isOut, onMend }: PreviewRowProps) {
+  const out = isOut ? "text-muted line-through" : "";
+  return (
+    <tr className={`border-t border-rule ${row.problem ? "text-sting" : out}`}>
+      <td className="num py-0.5 pr-3">{row.line}</td>
+      <td className="pr-3">
+        <Cell row={row} field="name" value={row.name} onMend={onMend} />
+        {row.problem && <span className="block text-sm">{row.problem}</span>}
+        {row.unread && (
+          <span className="block text-sm text-stem">
+            “{row.unread}” is no date that can be read: kept in its note.
+          </span>
+        )}
+      </td>
+      <td className="num px-3">
+        <Cell row={row} field="weight" value={row.weight} onMend={onMend} />
+        {row.grams !== null && !/^\d+ g$/.test(row.weight) && (
+          <span className="block text-sm text-muted">read as {sayMass(row.grams, GRAMS)}</span>
+        )}
+      </td>
+      <td className="pr-3">
+        <Cell row={row} field="kind" value={row.item?.kind ?? ""} of={KIND_NAMES} onMend={onMend} />
+      </td>
+      <td className="pr-3">
+        <Cell row={row} field="stow" value={row.item?.stow ?? ""} of={STOWS} onMend={onMend}>
+          as its kind
+        </Cell>
+      </td>
+    </tr>
+  );
+}
+
+interface CellProps extends Pick<PreviewProps, "onMend"> {
+  readonly row: CsvRow;
+  readonly field: CsvField;
+  readonly value: string;
+  /** All that it may be; left out: anything that is typed. */
+  readonly of?: readonly string[];
   /** Said where it is blank. */
-  children?: ReactNode;
-}) {
+  readonly children?: ReactNode;
+}
+
+/** One cell: its text until it is pressed, then a field, or a choice where there are only so many. */
+function Cell({ row: { line, name }, field, value, of, onMend, children = "–" }: CellProps) {
   const [open, setOpen] = useState(false);
   const label = `${field} of line ${line}${name && field !== "name" ? `, ${name}` : ""}`;
   if (!open)

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import type { ItemId } from "@/core/model";
-import { Folded } from "./folded";
+import { Folded } from "../folded";
 import { itemPath } from "@/ui/paths";
 
 /** A thing of the last trip's pack, in words. */

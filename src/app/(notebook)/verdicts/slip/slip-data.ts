@@ -1,3 +1,4 @@
+import type { StrokeCode } from "@/ui/stroke/stroke";
 import type { Book } from "@/core/ledger/book";
 import type { ItemId, RuledOn, Ruling, Sureness, Urgency, Verb } from "@/core/model";
 import type { Addition } from "@/core/advice/add";
@@ -22,8 +23,8 @@ export interface SlipData {
   readonly sureness: Sureness;
   /** Its sentence. */
   readonly says: string;
-  /** Its latest strokes, a letter each. */
-  readonly strokes: string;
+  /** Its latest strokes. */
+  readonly strokes: readonly StrokeCode[];
   readonly stakes: readonly string[];
   readonly caution: string | null;
   /** The owner's call, where it says otherwise. */
@@ -68,8 +69,7 @@ export function slipOf({
     strokes: book
       .carriedOf(item.id)
       .slice(-STROKES_SHOWN)
-      .map((carried) => strokeOf(carried, item))
-      .join(""),
+      .map((carried) => strokeOf(carried, item)),
     stakes: [
       stake.grams === null ? "" : `${sayMass(stake.grams, units)} saved`,
       stake.deadGramMetres > 0 ? `${sayDeadWeight(stake.deadGramMetres, units)} for nothing so far` : "",
@@ -90,7 +90,7 @@ export function additionSlipOf(addition: Addition, book: Book): SlipData {
     name: what,
     item: owned?.id ?? null,
     says: saysToAdd(addition, book),
-    strokes: "",
+    strokes: [],
     stakes: [],
     dissent: null,
     doing: null,

@@ -1,0 +1,77 @@
+import type { ReactNode } from "react";
+import type { Advice } from "@/core/advice/advise";
+import { complaintsOf } from "@/core/compare/candidate";
+import { sayMoney } from "@/core/say/money";
+import { sayLeftOf, sayWear } from "@/core/say/words";
+import type { FullItem } from "@/core/trade/full-item";
+import { listWords, sayDistance, sayMass, sayTemperature, timesEach, type Units } from "@/core/units/speak";
+import { VerbWord } from "@/ui/verb-word";
+
+export const isTold = (cell: ReactNode) => cell !== null && cell !== undefined && cell !== false;
+
+type Cell = (item: FullItem, judged: Advice | undefined) => ReactNode;
+
+/** What is told of each, line by line; null where there is nothing to tell. */
+export const rowsOf = (units: Units, own: string): readonly (readonly [name: string, cell: Cell])[] => [
+  ...asItIs(units, own),
+  ...asItServed(units),
+  [
+    "cost a night",
+    (item, judged) => {
+      const nights = judged?.case.totals.used.nights ?? 0;
+      if (item.price === null || !judged || nights < 1) return null;
+      const spent = item.currency ? 0 : judged.case.totals.spent;
+      return sayMoney((item.price + spent) / nights, item.currency ?? own);
+    },
+  ],
+  ["verdict", (_, judged) => judged && <VerbWord verb={judged.verdicts[0].verb} />],
+];
+
+const withUnit = (value: number | undefined, unit: string) =>
+  value === undefined ? null : `${value}\u00a0${unit}`;
+
+/** What it is, before anybody has used it. */
+const asItIs = (units: Units, own: string): readonly (readonly [name: string, cell: Cell])[] => [
+  [
+    "weight",
+    ({ weight, weights }) => weight && <Weighed grams={weight.g} how={weights.at(-1)?.how} units={units} />,
+  ],
+  ["price", ({ price, currency }) => price !== null && sayMoney(price, currency ?? own)],
+  ["state", ({ state }, judged) => judged?.case.state ?? state],
+  ["label", ({ ratings: { label } }) => label && `${sayTemperature(label.celsius, units)} ${label.means}`],
+  ["R-value", ({ ratings }) => ratings.rValue ?? null],
+  ["capacity", ({ ratings }) => withUnit(ratings.wattHours, "Wh")],
+  ["holds", ({ ratings }) => withUnit(ratings.litres, "L")],
+  ["room in it", ({ ratings }) => withUnit(ratings.volume, "L")],
+  ["packed", ({ ratings }) => withUnit(ratings.packed, "L")],
+  ["light", ({ ratings }) => withUnit(ratings.lumens, "lm")],
+];
+
+const Weighed = ({ grams, how, units }: { grams: number; how: string | undefined; units: Units }) => (
+  <>
+    <span className="num">{sayMass(grams, units)}</span>{" "}
+    <span className="text-sm text-muted">{how === "claimed" ? "as claimed" : "on your scale"}</span>
+  </>
+);
+
+/** What came of using it. */
+const asItServed = (units: Units): readonly (readonly [name: string, cell: Cell])[] => [
+  [
+    "used",
+    (_, judged) => judged && `${judged.case.totals.used.trips} of ${judged.case.totals.carried.trips} trips`,
+  ],
+  ["nights used", (_, judged) => judged && Math.round(judged.case.totals.used.nights)],
+  ["used for", (_, judged) => judged && sayDistance(judged.case.totals.used.metres, units)],
+  [
+    "wear",
+    ({ wears }, judged) =>
+      judged?.case.left
+        ? `${sayWear(judged.case.left.worn, wears, units)}; ${sayLeftOf(judged, units)}`
+        : null,
+  ],
+  ["said against it", (_, judged) => judged && (listWords(complaintsOf(judged).map(timesEach)) || "nothing")],
+  ["troubles", (_, judged) => judged && (listWords(judged.case.history.troubles.map(sayTrouble)) || "none")],
+];
+
+const sayTrouble = ({ symptoms, failed }: Advice["case"]["history"]["troubles"][number]) =>
+  listWords(symptoms) || (failed ? "failed" : "damaged");

@@ -1,0 +1,47 @@
+import type { SlipData } from "./slip-data";
+
+interface DoingProps {
+  readonly slip: SlipData;
+  readonly busy: boolean;
+  /** Done, with how it looks, 0 to 5, where that is asked. */
+  readonly onFollow: (grade: number | null) => void;
+}
+
+/** What a slip asks, done where it is read: by one press, or by how the thing looks. */
+export function Doing({ slip: { doing, name }, busy, onFollow }: DoingProps) {
+  if (doing === "log")
+    return (
+      <button
+        type="button"
+        data-act="done"
+        className="btn btn-small"
+        disabled={busy}
+        onClick={() => onFollow(null)}
+      >
+        Done
+      </button>
+    );
+  if (doing === "grade")
+    return (
+      <span role="group" aria-label={`Condition of ${name}`} className="flex items-center gap-1">
+        <span className="text-sm text-muted">looks</span>
+        {[5, 4, 3, 2, 1, 0].map((grade) => (
+          <button
+            key={grade}
+            type="button"
+            disabled={busy}
+            aria-label={`${grade} of 5`}
+            onClick={() => onFollow(grade)}
+            className={GRADE}
+          >
+            {grade}
+          </button>
+        ))}
+      </span>
+    );
+  return null;
+}
+
+const GRADE =
+  "min-h-8 min-w-7 border border-rule bg-sheet text-sm hover:border-ink " +
+  "pointer-coarse:min-h-11 pointer-coarse:min-w-11";

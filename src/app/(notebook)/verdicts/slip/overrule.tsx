@@ -1,0 +1,76 @@
+import { Popover } from "radix-ui";
+import { useState } from "react";
+import { Field, SelectField } from "@/ui/form/field";
+import type { SlipData } from "./slip-data";
+
+interface OverruleProps {
+  readonly slip: SlipData;
+  readonly open: boolean;
+  readonly busy: boolean;
+  readonly error: string | undefined;
+  readonly onOpen: (open: boolean) => void;
+  /** @param again after how many more trips it is asked again; null: only when something new speaks */
+  readonly onOverrule: (reason: string, again: number | null) => void;
+}
+
+/** The owner knows better: why, and when to be asked again. */
+export function Overrule({ slip: { about, name }, open, busy, error, onOpen, onOverrule }: OverruleProps) {
+  const toAdd = "what" in about;
+  const [reason, setReason] = useState("");
+  const [again, setAgain] = useState("2");
+  const withIt = toAdd ? "" : " with it";
+  return (
+    <Popover.Root open={open} onOpenChange={onOpen}>
+      <Popover.Trigger asChild>
+        <button type="button" data-act="overrule" className="btn btn-small" disabled={busy}>
+          Overrule
+        </button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          aria-label={`Overrule: ${name}`}
+          // After a ruling the focus is on the next slip already.
+          onCloseAutoFocus={(event) =>
+            document.activeElement?.matches("[data-slip]") && event.preventDefault()
+          }
+          className={POPOVER}
+        >
+          <form
+            className="space-y-3"
+            onSubmit={(event) => {
+              event.preventDefault();
+              onOverrule(reason, again === "" ? null : Number(again));
+            }}
+          >
+            <Field
+              label={toAdd ? "I do without it, because" : "It stays as it is, because"}
+              value={reason}
+              onChange={({ target }) => setReason(target.value)}
+              maxLength={1000}
+              error={error}
+              hint="May stay blank; it reads well in two years."
+            />
+            <SelectField
+              label="Ask me again"
+              value={again}
+              onChange={({ target }) => setAgain(target.value)}
+              options={[
+                ["1", "after the next trip"],
+                ["2", `after two more trips${withIt}`],
+                ["5", `after five more trips${withIt}`],
+                ["", toAdd ? "only if I miss it again" : "only if something new goes wrong"],
+              ]}
+            />
+            <button className="btn btn-leaf" disabled={busy}>
+              Overrule
+            </button>
+          </form>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+const POPOVER = "z-40 w-[min(22rem,92vw)] rounded-md border border-rule-strong bg-sheet p-4 shadow-xl";
