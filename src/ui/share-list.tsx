@@ -1,3 +1,5 @@
+import { Section } from "./page/section";
+
 /** Parts of a whole, the largest first as given, each with a bar as long as its share. */
 export function ShareList({
   title,
@@ -10,8 +12,7 @@ export function ShareList({
 }) {
   const most = Math.max(1, ...parts.map(({ value }) => value));
   return (
-    <section>
-      <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">{title}</h2>
+    <Section title={title}>
       <ul className="text-[0.95rem]">
         {parts.map(({ name, value }) => (
           <li
@@ -28,6 +29,6 @@ export function ShareList({
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { compareLists, listOf, totalOf, type Listed } from "@/core/compare/lists";
+import { compareLists, listOf, totalOf, type ListDifference, type Listed } from "@/core/compare/lists";
 import { TripId, type Load, type Trip } from "@/core/model";
 import type { Book } from "@/core/ledger/book";
 import { countsAs } from "@/core/weighin/weigh-in";
@@ -23,105 +23,41 @@ const LOADS: readonly (readonly [Load, string])[] = [
   ["hobby", "hobby"],
 ];
 
+interface Asked {
+  readonly searchParams: Promise<{ a?: string; b?: string }>;
+}
+
 /**
  * One trip's list beside another's: what came out, what went in, what each change saved. The sum agrees to
  * the gram.
  */
-export default async function ComparePage({
-  searchParams,
-}: {
-  searchParams: Promise<{ a?: string; b?: string }>;
-}) {
+export default async function ComparePage({ searchParams }: Asked) {
   const { log, book } = await readBook();
   const trips = log.trips
     .filter(({ carries }) => carries.length > 0)
-    .toSorted((a, b) => (a.starts < b.starts ? -1 : 1));
+    .toSorted((a, b) => a.starts.localeCompare(b.starts));
   const asked = await searchParams;
   const find = (id: string | undefined) => trips.find((trip) => trip.id === TripId.safeParse(id).data);
   const after = find(asked.b) ?? trips.at(-1);
   const before = find(asked.a) ?? trips.filter((trip) => trip !== after).at(-1);
-  if (!before || !after)
-    return (
-      <>
-        <PageHead title="Lists against lists" />
-        <Empty
-          title="Two lists are needed"
-          action={
-            <Link href="/trips" className="btn btn-leaf">
-              To the trips
-            </Link>
-          }
-        >
-          Enter two trips with what was in the pack, walked or planned, and they stand here side by side.
-        </Empty>
-      </>
-    );
+  if (!before || !after) return <TwoAreNeeded />;
   const { units } = book.settings;
-  const [was, is] = [listOf(before, book.item), listOf(after, book.item)];
-  const difference = compareLists(was, is);
-  const options = trips.map((trip) => [trip.id, `${trip.name}, ${sayDays(trip.starts, trip.ends)}`] as const);
+  const difference = compareLists(listOf(before, book.item), listOf(after, book.item));
+  const change = sayMass(Math.abs(difference.grams), units);
   return (
     <>
       <PageHead title="Lists against lists">
         {difference.grams === 0
           ? "Both weigh the same."
-          : `${after.name} is ${sayMass(Math.abs(difference.grams), units)} ${difference.grams < 0 ? "lighter" : "heavier"}.`}
+          : `${after.name} is ${change} ${difference.grams < 0 ? "lighter" : "heavier"}.`}
       </PageHead>
-      <Choose a={before.id} b={after.id} options={options} />
-      <table className="mt-4 w-full max-w-2xl text-[0.95rem]">
-        <thead className="text-left text-sm text-muted">
-          <tr>
-            <td />
-            <th className="text-right font-normal">{before.name}</th>
-            <th className="text-right font-normal">{after.name}</th>
-            <th className="text-right font-normal">change</th>
-          </tr>
-        </thead>
-        <tbody>
-          {[...LOADS, [null, "in all"] as const].map(([load, word]) => {
-            const of = (list: readonly Listed[]) =>
-              totalOf(load === null ? list : list.filter(({ item }) => countsAs(item) === load));
-            return (
-              <tr key={word} className={load ? "border-t border-rule" : "border-t-2 border-ink font-bold"}>
-                <td className="py-1">{word}</td>
-                <td className="num text-right">{sayMass(of(was), units)}</td>
-                <td className="num text-right">{sayMass(of(is), units)}</td>
-                <td className="num text-right">{sayChange(of(is) - of(was), units)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <div className="mt-6 grid gap-8 lg:grid-cols-2">
-        <Changes
-          title="Came out"
-          lines={difference.out.map((listed) => ({ listed, grams: -(listed.grams ?? 0), beside: "" }))}
-          units={units}
-        />
-        <Changes
-          title="Went in"
-          lines={difference.into.map((listed) => ({ listed, grams: listed.grams ?? 0, beside: "" }))}
-          units={units}
-        />
-        <Changes
-          title="One in place of another"
-          lines={difference.swapped.map(({ from, to, grams }) => ({
-            listed: to,
-            grams,
-            beside: `for ${from.item.name}`,
-          }))}
-          units={units}
-        />
-        <Changes
-          title="On both, and of another weight"
-          lines={difference.reweighed.map(({ from, to, grams }) => ({
-            listed: to,
-            grams,
-            beside: `${sayMass(from.grams ?? 0, units)}, then ${sayMass(to.grams ?? 0, units)}`,
-          }))}
-          units={units}
-        />
-      </div>
+      <Choose
+        a={before.id}
+        b={after.id}
+        options={trips.map((trip) => [trip.id, `${trip.name}, ${sayDays(trip.starts, trip.ends)}`] as const)}
+      />
+      <Sums before={before} after={after} book={book} />
+      <AllChanges difference={difference} units={units} />
       <p className="hint mt-4">
         {count(difference.same.length, "thing")} on both, unchanged. A thing counts with what it was known to
         weigh then; of what was shared, the owner&rsquo;s part.
@@ -132,6 +68,103 @@ export default async function ComparePage({
         imperial={units.weight === "oz"}
       />
     </>
+  );
+}
+
+function TwoAreNeeded() {
+  return (
+    <>
+      <PageHead title="Lists against lists" />
+      <Empty
+        title="Two lists are needed"
+        action={
+          <Link href="/trips" className="btn btn-leaf">
+            To the trips
+          </Link>
+        }
+      >
+        Enter two trips with what was in the pack, walked or planned, and they stand here side by side.
+      </Empty>
+    </>
+  );
+}
+
+interface SumsProps {
+  readonly before: Trip;
+  readonly after: Trip;
+  readonly book: Book;
+}
+
+/** What both lists weigh, load by load. */
+function Sums({ before, after, book }: SumsProps) {
+  const { units } = book.settings;
+  const [was, is] = [listOf(before, book.item), listOf(after, book.item)];
+  const rows = [...LOADS, [null, "in all"] as const].map(([load, word]) => {
+    const of = (list: readonly Listed[]) =>
+      totalOf(load === null ? list : list.filter(({ item }) => countsAs(item) === load));
+    return { load, word, was: of(was), is: of(is) };
+  });
+  return (
+    <table className="mt-4 w-full max-w-2xl text-[0.95rem]">
+      <thead className="text-left text-sm text-muted">
+        <tr>
+          <td />
+          <th className="text-right font-normal">{before.name}</th>
+          <th className="text-right font-normal">{after.name}</th>
+          <th className="text-right font-normal">change</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr
+            key={row.word}
+            className={row.load ? "border-t border-rule" : "border-t-2 border-ink font-bold"}
+          >
+            <td className="py-1">{row.word}</td>
+            <td className="num text-right">{sayMass(row.was, units)}</td>
+            <td className="num text-right">{sayMass(row.is, units)}</td>
+            <td className="num text-right">{sayChange(row.is - row.was, units)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Every change from one list to the other, by its sort. */
+function AllChanges({ difference, units }: { difference: ListDifference; units: Units }) {
+  const { out, into, swapped, reweighed } = difference;
+  return (
+    <div className="mt-6 grid gap-8 lg:grid-cols-2">
+      <Changes
+        title="Came out"
+        lines={out.map((listed) => ({ listed, grams: -(listed.grams ?? 0), beside: "" }))}
+        units={units}
+      />
+      <Changes
+        title="Went in"
+        lines={into.map((listed) => ({ listed, grams: listed.grams ?? 0, beside: "" }))}
+        units={units}
+      />
+      <Changes
+        title="One in place of another"
+        lines={swapped.map(({ from, to, grams }) => ({
+          listed: to,
+          grams,
+          beside: `for ${from.item.name}`,
+        }))}
+        units={units}
+      />
+      <Changes
+        title="On both, and of another weight"
+        lines={reweighed.map(({ from, to, grams }) => ({
+          listed: to,
+          grams,
+          beside: `${sayMass(from.grams ?? 0, units)}, then ${sayMass(to.grams ?? 0, units)}`,
+        }))}
+        units={units}
+      />
+    </div>
   );
 }
 

@@ -1,6 +1,7 @@
 import { count, type Units } from "@/core/units/speak";
 import type { SupplyUse } from "@/core/weighin/supplies";
-import { Rate, Section, told, type Ahead } from "./rate";
+import { Section } from "@/ui/page/section";
+import { Rate, told, type Ahead } from "./rate";
 
 /** Food by the day, and dinners with what came home of them. */
 export function Food({ uses, ahead, units }: { uses: readonly SupplyUse[]; ahead: Ahead; units: Units }) {

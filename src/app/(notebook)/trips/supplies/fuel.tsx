@@ -1,40 +1,28 @@
 import Link from "next/link";
 import type { Book } from "@/core/ledger/book";
-import { LEAST_GAS_PER_LITRE } from "@/core/trade/supplies";
+import { LEAST_GAS_PER_LITRE, type RateOver } from "@/core/trade/supplies";
 import { parseNumber } from "@/core/units/quantity";
-import { count, grouped, listWords, sayMass } from "@/core/units/speak";
-import { cansFor, cansOf, isBelowPhysics, type SupplyUse } from "@/core/weighin/supplies";
+import { count, grouped, listWords, sayMass, type Units } from "@/core/units/speak";
+import { cansFor, cansOf, isBelowPhysics, type Can, type SupplyUse } from "@/core/weighin/supplies";
 import { Field } from "@/ui/form/field";
 import { itemPath } from "@/ui/paths";
-import { Rate, Section, told, type Ahead } from "./rate";
+import { Section } from "@/ui/page/section";
+import { Rate, told, type Ahead } from "./rate";
+
+interface FuelProps {
+  readonly book: Book;
+  readonly uses: readonly SupplyUse[];
+  readonly ahead: Ahead;
+  readonly asked: { readonly grams?: string; readonly saves?: string };
+}
 
 /** Gas and alcohol: the rates, what is left in the canisters and which to take, and whether a better burner pays. */
-export function Fuel({
-  book,
-  uses,
-  ahead,
-  asked,
-}: {
-  book: Book;
-  uses: readonly SupplyUse[];
-  ahead: Ahead;
-  asked: { readonly grams?: string; readonly saves?: string };
-}) {
+export function Fuel({ book, uses, ahead, asked }: FuelProps) {
   const { units } = book.settings;
-  const mass = (grams: number) => sayMass(grams, units);
-  const perNight = uses.find(
-    ({ rule }) => rule.sort === "fuel" && rule.unit === "g" && rule.over === "night",
-  )!;
-  const perLitre = uses.find(
-    ({ rule }) => rule.sort === "fuel" && rule.unit === "g" && rule.over === "L boiled",
-  )!;
-  const need = perNight.rate.enoughFor(ahead.margin) * ahead.nights;
-  const cans = cansOf(book.items);
-  const chosen = need > 0 ? cansFor(need, cans) : null;
+  const gas = (over: RateOver) =>
+    uses.find(({ rule }) => rule.sort === "fuel" && rule.unit === "g" && rule.over === over)?.rate;
+  const [perNight, perLitre] = [gas("night"), gas("L boiled")];
   const low = uses.flatMap(isBelowPhysics);
-  const [more, saves] = [parseNumber(asked.grams ?? ""), parseNumber(asked.saves ?? "")];
-  const pays = more !== null && saves !== null && more > 0 && saves > 0 && saves < 100;
-  const paysAfter = pays ? more / ((saves / 100) * perNight.rate.median) : null;
   return (
     <Section title="Fuel">
       {told(uses, "fuel").map((use) => (
@@ -42,50 +30,88 @@ export function Fuel({
       ))}
       {low.map(({ outing, used, over }) => (
         <p key={outing.trip.id} className="mt-1 font-semibold text-sting">
-          {outing.trip.name}: {mass(used)} for {grouped(over!, 1)} L boiled is less than physics allows (
-          {LEAST_GAS_PER_LITRE.toFixed(1)} g a litre from 10 °C). Look at both readings.
+          {outing.trip.name}: {sayMass(used, units)} for {grouped(over ?? 0, 1)} L boiled is less than physics
+          allows ({LEAST_GAS_PER_LITRE.toFixed(1)} g a litre from 10 °C). Look at both readings.
         </p>
       ))}
+      {perNight && perLitre && (
+        <Cans
+          cans={cansOf(book.items)}
+          need={perNight.enoughFor(ahead.margin) * ahead.nights}
+          perNight={perNight.median}
+          perLitre={perLitre.median}
+          units={units}
+        />
+      )}
+      {perNight && <BetterBurner asked={asked} perNight={perNight.median} />}
+    </Section>
+  );
+}
+
+interface CansProps {
+  readonly cans: readonly Can[];
+  /** Grams of gas that the trip ahead wants. */
+  readonly need: number;
+  /** Grams a night, and a litre boiled. */
+  readonly perNight: number;
+  readonly perLitre: number;
+  readonly units: Units;
+}
+
+/** What is left in each canister, and which to take. */
+function Cans({ cans, need, perNight, perLitre, units }: CansProps) {
+  const mass = (grams: number) => sayMass(grams, units);
+  return (
+    <>
       <h3 className="mt-3 font-sans text-sm font-semibold">What is left in the canisters</h3>
-      {cans.length === 0 ? (
+      {cans.length === 0 && (
         <p className="text-muted">
           Say what a canister weighs empty, under Edit on its page (it is stamped on it), and weigh it: what
           is left is reckoned from that.
         </p>
-      ) : (
-        <ul>
-          {cans.map((can) => (
-            <li
-              key={can.item}
-              className="flex flex-wrap justify-between gap-x-3 border-b border-rule py-1 text-[0.95rem]"
-            >
-              <span>
-                <Link prefetch={false} href={itemPath(can.item)} className="hover:underline">
-                  {can.name}
-                </Link>{" "}
-                <span className="text-sm text-muted">{can.partUsed ? "part-used" : "not begun"}</span>
-              </span>
-              <span className="num">
-                {mass(can.left)} left: {count(Math.floor(can.left / perNight.rate.median), "night")} or{" "}
-                {grouped(can.left / perLitre.rate.median, 1)} L boiled
-              </span>
-            </li>
-          ))}
-        </ul>
       )}
-      {cans.length > 0 && need > 0 && (
-        <p className="mt-1">
-          {chosen
-            ? `Take ${listWords(chosen.map(({ name }) => name))}: ${mass(chosen.reduce((sum, { left }) => sum + left, 0))} of gas for the ${mass(need)} that it wants.`
-            : `All of them together hold less than the ${mass(need)} that it wants.`}
-        </p>
-      )}
+      <ul>
+        {cans.map((can) => (
+          <li key={can.item} className={CAN}>
+            <span>
+              <Link prefetch={false} href={itemPath(can.item)} className="hover:underline">
+                {can.name}
+              </Link>{" "}
+              <span className="text-sm text-muted">{can.partUsed ? "part-used" : "not begun"}</span>
+            </span>
+            <span className="num">
+              {mass(can.left)} left: {count(Math.floor(can.left / perNight), "night")} or{" "}
+              {grouped(can.left / perLitre, 1)} L boiled
+            </span>
+          </li>
+        ))}
+      </ul>
+      {cans.length > 0 && need > 0 && <p className="mt-1">{sayTake(cansFor(need, cans), need, units)}</p>}
       {cans.some(({ partUsed }) => partUsed) && (
         <p className="hint">
           Use part-used canisters up on short trips, by weight. Joining or refilling them is discouraged by
           their makers, and barred in places. Never cook in a closed tent: carbon monoxide.
         </p>
       )}
+    </>
+  );
+}
+
+const CAN = "flex flex-wrap justify-between gap-x-3 border-b border-rule py-1 text-[0.95rem]";
+
+function sayTake(chosen: readonly Can[] | null, need: number, units: Units): string {
+  const wants = `the ${sayMass(need, units)} that it wants`;
+  if (!chosen) return `All of them together hold less than ${wants}.`;
+  const gas = chosen.reduce((sum, { left }) => sum + left, 0);
+  return `Take ${listWords(chosen.map(({ name }) => name))}: ${sayMass(gas, units)} of gas for ${wants}.`;
+}
+
+/** From how many nights on a burner that is heavier and saves gas is worth its weight. */
+function BetterBurner({ asked, perNight }: Pick<FuelProps, "asked"> & { readonly perNight: number }) {
+  const [more, saves] = [parseNumber(asked.grams ?? ""), parseNumber(asked.saves ?? "")];
+  const pays = more !== null && saves !== null && more > 0 && saves > 0 && saves < 100;
+  return (
+    <>
       <form action="/trips/supplies" className="mt-3 flex flex-wrap items-start gap-2">
         <Field
           label="A better burner: heavier by, g"
@@ -103,9 +129,10 @@ export function Fuel({
         />
         <button className="btn mt-6 !min-h-10">Does it pay?</button>
       </form>
-      {paysAfter !== null && (
+      {pays && (
         <p role="status">
-          It pays for its weight from {count(Math.ceil(paysAfter), "night")} without buying gas on.
+          It pays for its weight from {count(Math.ceil(more / ((saves / 100) * perNight)), "night")} without
+          buying gas on.
         </p>
       )}
       {(asked.grams || asked.saves) && !pays && (
@@ -113,6 +140,6 @@ export function Fuel({
           Write by how many grams it is heavier, and which share of the gas it saves, 1 to 99 %.
         </p>
       )}
-    </Section>
+    </>
   );
 }

@@ -5,7 +5,8 @@ import { BANK_REACHES } from "@/core/trade/supplies";
 import { count } from "@/core/units/speak";
 import type { SupplyUse } from "@/core/weighin/supplies";
 import { itemPath } from "@/ui/paths";
-import { Rate, Section, type Ahead } from "./rate";
+import { Section } from "@/ui/page/section";
+import { Rate, type Ahead } from "./rate";
 
 /** Power by the day, what was left at the end, and how long each bank lasts. */
 export function Power({ book, uses, ahead }: { book: Book; uses: readonly SupplyUse[]; ahead: Ahead }) {

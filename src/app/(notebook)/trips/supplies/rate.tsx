@@ -1,5 +1,4 @@
 import Link from "next/link";
-import type { ReactNode } from "react";
 import type { SupplySort } from "@/core/model";
 import { sayAmount, sayRate } from "@/core/say/supplies";
 import type { RateOver } from "@/core/trade/supplies";
@@ -16,16 +15,7 @@ export interface Ahead {
 }
 
 const lengthOf = (over: RateOver, { nights, days, km }: Ahead) =>
-  over === "night" ? nights : over === "day" ? days : over === "km" ? km : null;
-
-export function Section({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title}>
-      <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">{title}</h2>
-      {children}
-    </section>
-  );
-}
+  ({ night: nights, day: days, km, "L boiled": null })[over];
 
 /** One rate: what it is, how sure, how much the trip ahead wants, and the trips it is from. */
 export function Rate({ use, ahead, units }: { use: SupplyUse; ahead: Ahead; units: Units }) {

@@ -4,7 +4,8 @@ import type { FullItem } from "@/core/trade/full-item";
 import { CAMP_WATER } from "@/core/trade/supplies";
 import { sayDistance } from "@/core/units/speak";
 import type { SupplyUse } from "@/core/weighin/supplies";
-import { Rate, Section, told, type Ahead } from "./rate";
+import { Section } from "@/ui/page/section";
+import { Rate, told, type Ahead } from "./rate";
 
 const holding = (items: readonly FullItem[]) =>
   items.filter(

@@ -9,7 +9,7 @@ import {
   type Room,
   type WeighIn,
 } from "@/core/weighin/weigh-in";
-import { BagWeighing, TripId } from "@/core/model";
+import { BagWeighing, TripId, type Trip } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
 import { legName } from "@/core/say/mark";
 import { saySuspect } from "@/core/say/weigh-in";
@@ -18,6 +18,7 @@ import { FOOD_LITRES_PER_KG } from "@/core/trade/supplies";
 import { supplyUses, usesOf } from "@/core/weighin/supplies";
 import { Figure } from "@/ui/page/figure";
 import { PageHead } from "@/ui/page/page-head";
+import { Section } from "@/ui/page/section";
 import { itemPath, tripPath } from "@/ui/paths";
 import { ShareList } from "@/ui/share-list";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -45,37 +46,68 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
   if (!trip) notFound();
   const { units } = book.settings;
   const weighed = weighIn(trip, book.item, book.items);
-  const { legs, bigThree, against, room, unweighed, claimed, pouches } = weighed;
-  const first = legs[0]!;
-  const heaviest = legs.reduce((most, leg) => (fullLoad(leg) > fullLoad(most) ? leg : most), first);
+  const say = (grams: number) => sayMass(grams, units);
+  const food = usesOf(supplyUses(book), "food")[0]?.rate.median ?? 0;
+  return (
+    <>
+      <PageHead title="Weigh-in" actions={<WeighInLinks trip={trip} />}>
+        {trip.name}, {count(weighed.packed.length, "thing")}
+      </PageHead>
+      <Weights weighed={weighed} units={units} />
+      <Legs trip={trip} weighed={weighed} units={units} />
+      <div className="mt-6 grid gap-8 lg:grid-cols-2">
+        <Section title="The list against the scale">
+          <AgainstScale weighed={weighed} units={units} />
+          <ScaleForm
+            trip={trip.id}
+            scale={trip.scale && BagWeighing.encode(trip.scale)}
+            unit={units.weight === "g" ? "kg" : "lb"}
+          />
+        </Section>
+        <RoomIn room={weighed.room} foodPerDay={food} />
+        <ShareList title="By job" parts={weighed.byJob.map(([name, value]) => ({ name, value }))} say={say} />
+        <ShareList
+          title="By place"
+          parts={weighed.byPlace.map(([stow, value]) => ({ name: STOW_NAMES[stow].toLowerCase(), value }))}
+          say={say}
+        />
+        <HowSure weighed={weighed} />
+        <Pouches pouches={weighed.pouches} units={units} />
+      </div>
+    </>
+  );
+}
+
+const WeighInLinks = ({ trip: { id } }: { trip: Trip }) => (
+  <>
+    <Link prefetch={false} href={`/trips/compare?${new URLSearchParams({ b: id })}`} className="btn">
+      Against another list
+    </Link>
+    <Link prefetch={false} href={tripPath(id)} className="btn">
+      The trip
+    </Link>
+  </>
+);
+
+interface WeighedProps {
+  readonly weighed: WeighIn;
+  readonly units: Units;
+}
+
+/** The figures of the start and of the heaviest leg, against what the pack carries well. */
+function Weights({ weighed: { legs, bigThree, against }, units }: WeighedProps) {
+  const [first] = legs;
+  if (!first) return null;
+  const heaviest = Math.max(...legs.map(fullLoad));
   const mass = (grams: number) => sayMass(grams, units);
   return (
     <>
-      <PageHead
-        title="Weigh-in"
-        actions={
-          <>
-            <Link
-              prefetch={false}
-              href={`/trips/compare?${new URLSearchParams({ b: trip.id })}`}
-              className="btn"
-            >
-              Against another list
-            </Link>
-            <Link prefetch={false} href={tripPath(trip.id)} className="btn">
-              The trip
-            </Link>
-          </>
-        }
-      >
-        {trip.name}, {count(weighed.packed.length, "thing")}
-      </PageHead>
-      <dl className="mb-5 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-6">
+      <dl className={WEIGHTS}>
         <Figure name="base weight">{mass(first.base)}</Figure>
         <Figure name="worn, left out of it">{mass(first.worn)}</Figure>
         <Figure name="hobby, left out of it">{mass(first.hobby)}</Figure>
         <Figure name="pack at the start">{mass(packWeight(first))}</Figure>
-        <Figure name="full load, heaviest start">{mass(fullLoad(heaviest))}</Figure>
+        <Figure name="full load, heaviest start">{mass(heaviest)}</Figure>
         <Figure name="big three">
           {mass(bigThree.grams)}, {percent(bigThree.share)}
         </Figure>
@@ -89,6 +121,18 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
             : `, ${mass(against.limit - against.heaviest)} under it.`}
         </p>
       )}
+    </>
+  );
+}
+
+const WEIGHTS =
+  "mb-5 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-6";
+
+/** What is on the back as each leg begins. */
+function Legs({ trip, weighed: { legs, against }, units }: WeighedProps & { readonly trip: Trip }) {
+  const hasSupplies = legs.some(({ supplies }, n) => n === 0 && supplies > 0);
+  return (
+    <>
       <WeightBars
         title={legs.length > 1 ? "At the start of each leg" : "At the start"}
         bars={legs.map((leg) => ({
@@ -99,66 +143,51 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
         limit={against ? { grams: against.limit, name: "carries well up to" } : undefined}
       />
       <p className="hint mt-1">
-        {first.supplies > 0
+        {hasSupplies
           ? "Food and water: each leg starts with its share, by nights or distance, of what went out; " +
             "fuel counts with its canister."
           : "Food and water are not in it: nobody told what went out. Say so under “Came home” when unpacking."}
       </p>
-      <div className="mt-6 grid gap-8 lg:grid-cols-2">
-        <section>
-          <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">The list against the scale</h2>
-          <AgainstScale weighed={weighed} units={units} />
-          <ScaleForm
-            trip={trip.id}
-            scale={trip.scale && BagWeighing.encode(trip.scale)}
-            unit={units.weight === "g" ? "kg" : "lb"}
-          />
-        </section>
-        <RoomIn room={room} foodPerDay={usesOf(supplyUses(book), "food")[0]!.rate.median} />
-        <ShareList
-          title="By job"
-          parts={weighed.byJob.map(([name, value]) => ({ name, value }))}
-          say={mass}
-        />
-        <ShareList
-          title="By place"
-          parts={weighed.byPlace.map(([stow, value]) => ({ name: STOW_NAMES[stow].toLowerCase(), value }))}
-          say={mass}
-        />
-        <section>
-          <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">How sure the list is</h2>
-          <p>
-            {count(weighed.packed.length - unweighed.length - claimed.length, "thing")} on your own scale
-            {claimed.length > 0 && `, ${claimed.length} as claimed`}
-            {unweighed.length > 0 && `, ${unweighed.length} not weighed`}.
-          </p>
-          <Things title="As claimed" things={claimed} />
-          <Things title="Not weighed" things={unweighed} />
-          {(unweighed.length > 0 || claimed.length > 0) && (
-            <p className="mt-2">
-              <Link prefetch={false} href="/shelf/weigh" className="link">
-                Weigh them
-              </Link>
-            </p>
-          )}
-        </section>
-        {pouches.length > 0 && (
-          <section>
-            <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">Pouches and what is in them</h2>
-            <ul>
-              {pouches.map(({ bag, own, contents }) => (
-                <li key={bag.id} className="flex justify-between border-b border-rule py-1">
-                  {bag.name}
-                  <span className="num">
-                    {mass(own)} and {mass(contents)} in it
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-      </div>
     </>
+  );
+}
+
+function HowSure({ weighed: { packed, unweighed, claimed } }: { weighed: WeighIn }) {
+  return (
+    <Section title="How sure the list is">
+      <p>
+        {count(packed.length - unweighed.length - claimed.length, "thing")} on your own scale
+        {claimed.length > 0 && `, ${claimed.length} as claimed`}
+        {unweighed.length > 0 && `, ${unweighed.length} not weighed`}.
+      </p>
+      <Things title="As claimed" things={claimed} />
+      <Things title="Not weighed" things={unweighed} />
+      {unweighed.length + claimed.length > 0 && (
+        <p className="mt-2">
+          <Link prefetch={false} href="/shelf/weigh" className="link">
+            Weigh them
+          </Link>
+        </p>
+      )}
+    </Section>
+  );
+}
+
+function Pouches({ pouches, units }: { pouches: WeighIn["pouches"]; units: Units }) {
+  if (pouches.length === 0) return null;
+  return (
+    <Section title="Pouches and what is in them">
+      <ul>
+        {pouches.map(({ bag, own, contents }) => (
+          <li key={bag.id} className="flex justify-between border-b border-rule py-1">
+            {bag.name}
+            <span className="num">
+              {sayMass(own, units)} and {sayMass(contents, units)} in it
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Section>
   );
 }
 

@@ -1,0 +1,60 @@
+import type { Book } from "@/core/ledger/book";
+import { sayMoney } from "@/core/say/money";
+import { wearNumber } from "@/core/say/words";
+import type { Season } from "@/core/seasons/season";
+import { listWords, sayDeadWeight, sayDistance, sayMass } from "@/core/units/speak";
+
+interface YearsBesideProps {
+  readonly was: Season;
+  readonly is: Season;
+  readonly book: Book;
+}
+
+/** Two years, line by line. */
+export function YearsBeside({ was, is, book }: YearsBesideProps) {
+  return (
+    <table className="w-full max-w-3xl self-start text-[0.95rem]">
+      <thead>
+        <tr className="border-b-2 border-ink text-right font-head">
+          <td />
+          <th className="py-1">{was.year}</th>
+          <th className="py-1">{is.year}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rowsOf(book).map(([name, cell]) => (
+          <tr key={name} className="border-b border-rule">
+            <th className="py-1 text-left font-normal text-muted">{name}</th>
+            <td className="num text-right">{cell(was)}</td>
+            <td className="num text-right">{cell(is)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function rowsOf({ settings }: Book): readonly (readonly [name: string, cell: (season: Season) => string])[] {
+  const { units, currency } = settings;
+  const money = (value: number) => sayMoney(value, currency);
+  const cost = ({ bought, spent }: Season) => bought + spent;
+  return [
+    ["trips", ({ outings }) => String(outings.length)],
+    ["walked", ({ metres }) => sayDistance(metres, units)],
+    ["nights out", ({ nights }) => String(nights)],
+    ["base weight, the middle trip", ({ base }) => (base === null ? "–" : sayMass(base, units))],
+    ["carried for nothing", ({ deadGramMetres }) => sayDeadWeight(deadGramMetres, units)],
+    [
+      "failures",
+      ({ failures }) =>
+        listWords(failures.map(([kind, times]) => `${kind}${times > 1 ? ` ×${times}` : ""}`)) || "none",
+    ],
+    ["bought", ({ bought }) => money(bought)],
+    ["repairs, washes, services", ({ spent }) => money(spent)],
+    ["cost a night", (season) => (season.nights > 0 ? money(cost(season) / season.nights) : "–")],
+    [
+      `cost a ${units.distance}`,
+      (season) => (season.metres > 0 ? money(cost(season) / wearNumber(season.metres, "m", units)) : "–"),
+    ],
+  ];
+}
