@@ -1,8 +1,9 @@
 import Papa from "papaparse";
+import type { z } from "zod";
 import { isHeavy } from "@/core/ledger/check";
 import { findKind, guessKind } from "@/core/trade/names";
 import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
-import { parseMass, parseNumber } from "@/core/units/quantity";
+import { parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
 
 /** Columns that a list may have, in the order they are written. */
 export const CSV_FIELDS = [
@@ -121,6 +122,20 @@ export interface CsvRow {
   readonly unread: string | null;
 }
 
+/** What a list is read with: what is what in it, and what was said of it since. */
+interface Reading {
+  readonly header: readonly string[];
+  readonly mapping: Mapping;
+  /** The unit of a bare number: its column's, or the owner's. */
+  readonly bareUnit: MassUnit;
+  readonly dayOrder: ReturnType<typeof dayOrder>;
+  /** The weight of several is that of each. */
+  readonly each: boolean;
+}
+
+/** What a cell holds, mended or as it came; blank for what people put where they know nothing. */
+type CellOf = (field: CsvField) => string;
+
 /**
  * Reads the rows as items. A weight without a unit takes that of its column's name, of the unit column, or `bareUnit`.
  *
@@ -139,94 +154,130 @@ export function readItems(
     mends,
   }: { readonly start?: number; readonly each?: boolean; readonly mends?: Mends } = {},
 ): CsvRow[] {
+  const at = (row: readonly string[], field: CsvField) =>
+    mapping[field] === undefined ? "" : (row[mapping[field]] ?? "");
+  const reading: Reading = {
+    header,
+    mapping,
+    bareUnit: unitNamed(header, mapping) ?? bareUnit,
+    dayOrder: dayOrder(rows.map((row) => at(row, "acquired"))),
+    each,
+  };
   const seen = new Set(owned);
-  const named = unitNamed(header, mapping);
-  const order = dayOrder(
-    rows.map((row) => (mapping.acquired === undefined ? "" : (row[mapping.acquired] ?? ""))),
-  );
   const last = rows.findLastIndex((row) => !isBlank(row));
   return rows.flatMap((row, n): CsvRow | [] => {
     if (isBlank(row)) return [];
     const line = start + n + 2;
     const mended = mends?.get(line) ?? {};
-    const cell = (field: CsvField) => {
-      const text = (
-        mended[field] ?? (mapping[field] === undefined ? "" : (row[mapping[field]] ?? ""))
-      ).trim();
+    const cell: CellOf = (field) => {
+      const text = (mended[field] ?? at(row, field)).trim();
       return field !== "name" && field !== "note" && NOTHING.test(text) ? "" : text;
     };
     const name = cell("name");
     const double = seen.has(name.toLowerCase());
     seen.add(name.toLowerCase());
     const aside = asideOf(row, name, mapping, n === last);
-    const told = (item: CsvRow["item"], problem: string | null, more: Partial<CsvRow> = {}): CsvRow => ({
+    const read =
+      name === ""
+        ? unread(aside ? null : "It has no name.")
+        : readRow(cell, mended.kind !== undefined, reading);
+    return {
       line,
       name,
-      weight: item?.weights?.at(-1)?.weight?.toString() ?? cell("weight"),
-      item,
-      problem,
+      weight: read.item?.weights?.at(-1)?.weight?.toString() ?? cell("weight"),
       double,
       aside,
-      several: false,
-      heavy: false,
-      grams: null,
-      unread: null,
-      ...more,
-    });
-    if (name === "") return told(null, aside ? null : "It has no name.");
-    const { text: weight, isClaimed } = plainWeight(cell("weight"));
-    const unit = cell("unit").toLowerCase();
-    const mass =
-      weight === ""
-        ? null
-        : parseMass(/[a-z]/i.test(weight) || unit === "" ? weight : `${weight} ${unit}`, named ?? bareUnit);
-    if (mass && !mass.ok) return told(null, `weight “${weight}${unit ? ` ${unit}` : ""}”: ${mass.why}`);
-    const pieces = piecesIn(cell("pieces"));
-    const weighed =
-      mass?.ok && each && pieces > 1
-        ? `${Math.round(mass.value.g * pieces * 10) / 10} g`
-        : mass?.ok
-          ? mass.value.typed
-          : null;
-    const kind = cell("kind");
-    const guessed = guessKind(name).id;
-    // A column of kinds is meant as such; of a list's own headings ("kitchen") the name tells more.
-    const isOurs =
-      mended.kind !== undefined ||
-      /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
-    const stow = cell("stow").toLowerCase();
-    const bought = dayIn(cell("acquired"), order);
-    const made = Item.omit({ id: true }).safeParse({
-      name,
-      weights: weighed === null ? [] : [{ weight: weighed, ...(isClaimed && { how: "claimed" as const }) }],
-      kind: isOurs || guessed === "other" ? (kind && findKind(kind)?.id) || guessed : guessed,
-      stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
-      pieces,
-      load: isTicked(cell("worn")) ? "worn" : isTicked(cell("consumable")) ? "consumable" : null,
-      price: sumOfMoney(cell("price")),
-      acquired: bought,
-      state: cell("state").toLowerCase() || "active",
-      note: [
-        cell("note"),
-        kind && !findKind(kind) ? `kind in the list: ${kind}` : "",
-        // A date that can't be read costs its cell, not the list: its words are kept.
-        cell("acquired") && bought === null ? `acquired: ${cell("acquired")}` : "",
-      ]
-        .filter(Boolean)
-        .join("; "),
-    });
-    if (!made.success) {
-      const { path, message } = made.error.issues[0]!;
-      return told(null, `${path.join(" ")} “${cell(path[0] as CsvField)}”: ${message}`);
-    }
-    return told(Item.omit({ id: true }).encode(made.data), null, {
-      grams: made.data.weights.at(-1)?.weight.g ?? null,
-      unread: cell("acquired") && bought === null ? cell("acquired") : null,
-      heavy: isHeavy(made.data.weights.at(-1)?.weight ?? null),
-      several: pieces > 1 && weighed !== null,
-    });
+      ...read,
+    };
   });
 }
+
+type ReadRow = Omit<CsvRow, "line" | "name" | "weight" | "double" | "aside">;
+
+const unread = (problem: string | null): ReadRow => ({
+  item: null,
+  problem,
+  several: false,
+  heavy: false,
+  grams: null,
+  unread: null,
+});
+
+/** One row as an item, or what is wrong with the first cell that can't be read. */
+function readRow(cell: CellOf, isKindMended: boolean, reading: Reading): ReadRow {
+  const pieces = piecesIn(cell("pieces"));
+  const weighed = weightIn(cell, pieces, reading);
+  if (!weighed.ok) return unread(weighed.why);
+  const day = cell("acquired");
+  const bought = dayIn(day, reading.dayOrder);
+  const kind = cell("kind");
+  const stow = cell("stow").toLowerCase();
+  const made = Item.omit({ id: true }).safeParse({
+    name: cell("name"),
+    weights: weighed.value,
+    kind: kindIn(cell, isKindMended, reading),
+    stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
+    pieces,
+    load: loadIn(cell),
+    price: sumOfMoney(cell("price")),
+    acquired: bought,
+    state: cell("state").toLowerCase() || "active",
+    note: [
+      cell("note"),
+      kind && !findKind(kind) ? `kind in the list: ${kind}` : "",
+      // A date that can't be read costs its cell, not the list: its words are kept.
+      day && bought === null ? `acquired: ${day}` : "",
+    ]
+      .filter(Boolean)
+      .join("; "),
+  });
+  if (!made.success) return unread(wrongIn(made.error, cell));
+  const weight = made.data.weights.at(-1)?.weight ?? null;
+  return {
+    item: Item.omit({ id: true }).encode(made.data),
+    problem: null,
+    grams: weight?.g ?? null,
+    unread: day && bought === null ? day : null,
+    heavy: isHeavy(weight),
+    several: pieces > 1 && weight !== null,
+  };
+}
+
+function wrongIn({ issues }: z.core.$ZodError, cell: CellOf): string {
+  const [issue] = issues;
+  const field = CSV_FIELDS.find((each) => each === issue?.path[0]);
+  const where = field ? `${issue?.path.join(" ")} “${cell(field)}”` : issue?.path.join(" ");
+  return `${where}: ${issue?.message}`;
+}
+
+/** The weight of all pieces, as an item of a file has it; none where the cell is blank. */
+function weightIn(
+  cell: CellOf,
+  pieces: number,
+  { bareUnit, each }: Reading,
+): Parsed<{ weight: string; how?: "claimed" }[]> {
+  const { text, isClaimed } = plainWeight(cell("weight"));
+  if (text === "") return { ok: true, value: [] };
+  const unit = cell("unit").toLowerCase();
+  const mass = parseMass(/[a-z]/i.test(text) || unit === "" ? text : `${text} ${unit}`, bareUnit);
+  if (!mass.ok) return { ok: false, why: `weight “${text}${unit ? ` ${unit}` : ""}”: ${mass.why}` };
+  const ofAll = `${Math.round(mass.value.g * pieces * 10) / 10} g`;
+  const weight = each && pieces > 1 ? ofAll : mass.value.typed;
+  return { ok: true, value: [isClaimed ? { weight, how: "claimed" } : { weight }] };
+}
+
+/** A column of kinds is meant as such; of a list's own headings ("kitchen") the name tells more. */
+function kindIn(cell: CellOf, isMended: boolean, { header, mapping }: Reading): string {
+  const guessed = guessKind(cell("name")).id;
+  const isOurs = isMended || /^kind$/i.test(mapping.kind === undefined ? "" : (header[mapping.kind] ?? ""));
+  if (!isOurs && guessed !== "other") return guessed;
+  return findKind(cell("kind"))?.id ?? guessed;
+}
+
+const loadIn = (cell: CellOf) => {
+  if (isTicked(cell("worn"))) return "worn";
+  return isTicked(cell("consumable")) ? "consumable" : null;
+};
 
 /** What people put where they know nothing. */
 const NOTHING = /^(n\/?a|\?+|[-–—]+|tb[cda]|none|nil|unknown|not known|not weighed)$/i;

@@ -191,85 +191,104 @@ function parseJson(text: string): { ok: true; value: unknown } | { ok: false; pr
   }
 }
 
-function toLog(file: z.infer<typeof LogFile>): WholeLog {
-  const taken = new Set<string>(file.items.flatMap((item) => item.id ?? []));
-  const named = <Id extends string>(id: Id | undefined, name: string, ids: Set<string>): Id => {
+type FileTrip = z.infer<typeof LogFile>["trips"][number];
+type FileMark = FileTrip["marks"][number];
+
+/** Ids that are made for what a file left without one, each used once. */
+function idsOf<Id extends string>(records: readonly { readonly id?: Id | undefined }[]) {
+  const taken = new Set<string>(records.flatMap(({ id }) => id ?? []));
+  return (id: Id | undefined, name: string): Id => {
     if (id !== undefined) return id;
-    const made = slug(name, ids) as Id;
-    ids.add(made);
+    const made = slug(name, taken) as Id;
+    taken.add(made);
     return made;
   };
-  const withIds = file.items.map((item) => ({ ...item, id: named(item.id, item.name, taken) }));
-  const byName = new Map(withIds.map((item) => [item.name.toLowerCase(), item.id]));
-  const find = (ref: string): ItemId =>
-    taken.has(ref) ? (ref as ItemId) : (byName.get(ref.toLowerCase()) ?? (ref as ItemId));
-  const tripIds = new Set<string>(file.trips.flatMap((trip) => trip.id ?? []));
-  const entryIds = new Set<string>(file.entries.flatMap((entry) => entry.id ?? []));
-  const taskIds = new Set<string>(file.tasks.flatMap((task) => task.id ?? []));
-  const rulingIds = new Set<string>(file.rulings.flatMap((ruling) => ruling.id ?? []));
+}
+
+/** Things may be called by their ids or by their names. */
+type Find = (ref: string) => ItemId;
+
+function toLog(file: z.infer<typeof LogFile>): WholeLog {
+  const itemId = idsOf(file.items);
+  const tripId = idsOf(file.trips);
+  const entryId = idsOf(file.entries);
+  const rulingId = idsOf(file.rulings);
+  const taskId = idsOf(file.tasks);
+  const items = file.items.map((item) => ({ ...item, id: itemId(item.id, item.name) }));
+  const ids = new Map(items.map(({ id }) => [String(id), id]));
+  const byName = new Map(items.map(({ id, name }) => [name.toLowerCase(), id]));
+  // What is not there stays as it is written, to be told of.
+  const find: Find = (ref) => ids.get(ref) ?? byName.get(ref.toLowerCase()) ?? (ref as ItemId);
+  const findAny = (ref: string | null) => (ref === null ? null : find(ref));
   return {
     settings: file.settings,
-    items: withIds.map(({ weight, weighed = "measured", ...item }) => ({
+    items: items.map(({ weight, weighed = "measured", ...item }) => ({
       ...item,
-      bag: item.bag === null ? null : find(item.bag),
+      bag: findAny(item.bag),
       needs: item.needs.map(find),
-      instead: item.instead === null ? null : find(item.instead),
+      instead: findAny(item.instead),
       weights: weight ? [...item.weights, { weight, how: weighed, on: null }] : item.weights,
     })),
-    trips: file.trips.map(({ marks, distance, ascent, terrain, legs, name, ...trip }) => {
-      const called = name || `Trip of ${trip.starts}`;
-      const one = {
-        distance: distance ?? { typed: "0 km", m: 0 },
-        ascent: ascent ?? null,
-        terrain: terrain ?? "mixed",
-      };
-      const ways = (legs ?? [{ ...ONE_LEG, ...one }]).map((leg, n) => ({
-        ...leg,
-        id: leg.id ?? legId(n + 1),
-      }));
-      const way = (ref: LegId | number): LegId =>
-        typeof ref === "number" ? (ways[ref - 1]?.id ?? legId(ref)) : ref;
-      return {
-        ...trip,
-        name: called,
-        id: named(trip.id, `${called} ${name ? trip.starts : ""}`, tripIds),
-        legs: ways,
-        felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
-        made: trip.made.map(find),
-        stay: trip.stay.map(find),
-        picks: Object.fromEntries(Object.entries(trip.picks).map(([item, pick]) => [find(item), pick])),
-        carries: marks.map(({ item, legs: on, shared, use, exit, at, ...rest }) => ({
-          item: find(item),
-          legs: on && on.map(way),
-          shared,
-          mark:
-            use === undefined
-              ? null
-              : {
-                  use,
-                  ...rest,
-                  exit: exit && { ...exit, for: exit.for === null ? null : find(exit.for) },
-                  at: at && { ...at, leg: at.leg === null ? null : way(at.leg) },
-                },
-        })),
-      };
+    trips: file.trips.map((trip) => {
+      const called = trip.name || `Trip of ${trip.starts}`;
+      return toTrip(trip, called, tripId(trip.id, `${called} ${trip.name ? trip.starts : ""}`), find);
     }),
     entries: file.entries.map((entry) => ({
       ...entry,
       item: find(entry.item),
-      id: named(entry.id, `${entry.item} ${entry.on}`, entryIds),
+      id: entryId(entry.id, `${entry.item} ${entry.on}`),
     })),
     rulings: file.rulings.map((ruling) => ({
       ...ruling,
-      item: ruling.item === null ? null : find(ruling.item),
-      id: named(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`, rulingIds),
+      item: findAny(ruling.item),
+      id: rulingId(ruling.id, `${ruling.item ?? ruling.what} ${ruling.on}`),
     })),
     tasks: file.tasks.map((task) => ({
       ...task,
-      item: task.item === null ? null : find(task.item),
-      id: named(task.id, task.what, taskIds),
+      item: findAny(task.item),
+      id: taskId(task.id, task.what),
     })),
     tracks: file.tracks,
+  };
+}
+
+/** A trip told without legs has one, as far as it was. */
+function toTrip(file: FileTrip, name: string, id: TripId, find: Find): Trip {
+  const { marks, distance, ascent, terrain, legs, ...trip } = file;
+  const whole = {
+    distance: distance ?? { typed: "0 km", m: 0 },
+    ascent: ascent ?? null,
+    terrain: terrain ?? ("mixed" as const),
+  };
+  const ways = (legs ?? [{ ...ONE_LEG, ...whole }]).map((leg, n) => ({ ...leg, id: leg.id ?? legId(n + 1) }));
+  const way = (ref: LegId | number): LegId =>
+    typeof ref === "number" ? (ways[ref - 1]?.id ?? legId(ref)) : ref;
+  return {
+    ...trip,
+    name,
+    id,
+    legs: ways,
+    felt: trip.felt.map((night) => ({ ...night, slept: night.slept.map(find) })),
+    made: trip.made.map(find),
+    stay: trip.stay.map(find),
+    picks: Object.fromEntries(Object.entries(trip.picks).map(([item, pick]) => [find(item), pick])),
+    carries: marks.map((mark) => toCarry(mark, find, way)),
+  };
+}
+
+/** A thing that was along, marked where its use is told. */
+function toCarry(file: FileMark, find: Find, way: (ref: LegId | number) => LegId): Carry {
+  const { item, legs, shared, use, exit, at, ...said } = file;
+  const carry = { item: find(item), legs: legs && legs.map(way), shared };
+  if (use === undefined) return { ...carry, mark: null };
+  return {
+    ...carry,
+    mark: {
+      use,
+      ...said,
+      exit: exit && { ...exit, for: exit.for === null ? null : find(exit.for) },
+      at: at && { ...at, leg: at.leg === null ? null : way(at.leg) },
+    },
   };
 }
 

@@ -1,7 +1,16 @@
 import { marked, openBook } from "./book";
 import { daysBetween } from "./days";
 import type { FullItem } from "../trade/full-item";
-import { MOST, type Carry, type Item, type ItemId, type Log, type Trip, type TripHead } from "../model";
+import {
+  MOST,
+  type Carry,
+  type Item,
+  type ItemId,
+  type Log,
+  type Ruling,
+  type Trip,
+  type TripHead,
+} from "../model";
 import { findKind } from "../trade/names";
 import type { Mass } from "../units/quantity";
 import { departureOf } from "./history";
@@ -142,86 +151,109 @@ export function tripProblems(trip: TripHead): Problem[] {
 
 /** What is wrong between records: doubles, names of things that are not there, things carried after they were gone. */
 export function logProblems(log: Log): Problem[] {
-  const items = new Map(log.items.map((item) => [item.id, item]));
-  const along = new Set(log.trips.flatMap(({ carries }) => carries.map(({ item }) => item)));
-  const bags = new Map(log.items.map(({ id, bag }) => [id, bag]));
-  const trips = new Set<string>();
-  const problems: Problem[] = [
+  const names: Names = new Map(log.items.map(({ id, name }) => [id, name]));
+  const problems = [
     ...doubles(log.items, "items"),
     ...doubles(log.trips, "trips"),
     ...doubles(log.entries, "entries"),
     ...doubles(log.rulings, "rulings"),
     ...doubles(log.tasks, "tasks"),
     ...tooMany(log),
+    ...ofItems(log),
+    ...sameTrips(log),
+    ...log.trips.flatMap((trip, t) => below(["trips", t], ofTrip(trip, names))),
+    ...namesOutside(log, names),
+    ...log.rulings.flatMap(rulingProblems),
   ];
-  const known = (id: ItemId, path: Problem["path"]) => {
-    if (!items.has(id)) problems.push({ path, message: `“${id}” is not among the items.` });
-  };
-  log.items.forEach((item, i) => {
-    problems.push(
-      ...[...itemProblems(item), ...placeProblems(item, bags, (id) => along.has(id))].map(
-        ({ path, message }) => ({ path: ["items", i, ...path], message }),
-      ),
-    );
-  });
-  log.trips.forEach((trip, t) => {
-    problems.push(
-      ...tripProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })),
-    );
-    const same = `${trip.name}\n${trip.starts}\n${trip.ends}`;
-    if (trips.has(same))
-      problems.push({
-        path: ["trips", t],
-        message: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is here twice.`,
-      });
-    trips.add(same);
-    const carried = new Set<ItemId>();
-    problems.push(
-      ...legProblems(trip).map(({ path, message }) => ({ path: ["trips", t, ...path], message })),
-    );
-    trip.carries.forEach((carry, c) => {
-      const path = ["trips", t, "marks", c];
-      known(carry.item, [...path, "item"]);
-      if (carried.has(carry.item))
-        problems.push({
-          path: [...path, "item"],
-          message: `“${items.get(carry.item)?.name ?? carry.item}” is marked twice on one trip.`,
-        });
-      carried.add(carry.item);
-      const ids = new Set(trip.legs.map(({ id }) => id));
-      const beyond = [...(carry.legs ?? []), ...(carry.mark?.at?.leg ? [carry.mark.at.leg] : [])].find(
-        (leg) => !ids.has(leg),
-      );
-      if (beyond)
-        problems.push({
-          path: [...path, "legs"],
-          message: `There is no leg “${beyond}”: the trip has ${trip.legs.map(({ id }) => id).join(", ")}.`,
-        });
-      if (carry.mark?.exit?.for) known(carry.mark.exit.for, [...path, "exit", "for"]);
-    });
-    for (const field of ["made", "stay"] as const)
-      trip[field].forEach((id, n) => known(id, ["trips", t, field, n]));
-    Object.keys(trip.picks).forEach((id) => known(id as ItemId, ["trips", t, "picks", id]));
-    trip.felt.forEach(({ slept }, n) =>
-      slept.forEach((id, s) => known(id, ["trips", t, "felt", n, "slept", s])),
-    );
-  });
-  log.entries.forEach((entry, e) => known(entry.item, ["entries", e, "item"]));
-  log.tasks.forEach(({ item }, t) => item !== null && known(item, ["tasks", t, "item"]));
-  log.rulings.forEach(({ item, what, verb }, r) => {
-    if (item !== null) known(item, ["rulings", r, "item"]);
-    if ((item === null) !== (verb === "add") || (what === null) !== (item !== null))
-      problems.push({
-        path: ["rulings", r],
-        message: "A ruling names its item, or, where the verb is “add”, what was to be added.",
-      });
-  });
   if (problems.length) return problems;
   return carriedAfterExit(log).map((wrong) => ({
     path: ["trips", log.trips.indexOf(wrong.trip), "marks", wrong.trip.carries.indexOf(wrong.carry)],
     message: sayAfterExit(wrong),
   }));
 }
+
+/** Names of the things that there are, by id. */
+type Names = ReadonlyMap<string, string>;
+type Path = Problem["path"];
+
+/** Problems of a record, by their path from the log on. */
+const below = (path: Path, problems: readonly Problem[]): Problem[] =>
+  problems.map((problem) => ({ ...problem, path: [...path, ...problem.path] }));
+
+/** A thing that is spoken of and is not there. */
+const unknown = (id: string | null, names: Names, path: Path): Problem[] =>
+  id === null || names.has(id) ? [] : [{ path, message: `“${id}” is not among the items.` }];
+
+function ofItems(log: Log): Problem[] {
+  const along = new Set(log.trips.flatMap(({ carries }) => carries.map(({ item }) => item)));
+  const bags = new Map(log.items.map(({ id, bag }) => [id, bag]));
+  return log.items.flatMap((item, i) =>
+    below(["items", i], [...itemProblems(item), ...placeProblems(item, bags, (id) => along.has(id))]),
+  );
+}
+
+function sameTrips({ trips }: Log): Problem[] {
+  const seen = new Set<string>();
+  return trips.flatMap(({ name, starts, ends }, t): Problem[] => {
+    const same = `${name}\n${starts}\n${ends}`;
+    const isTwice = seen.has(same);
+    seen.add(same);
+    return isTwice
+      ? [{ path: ["trips", t], message: `“${name}”, ${sayDays(starts, ends)}, is here twice.` }]
+      : [];
+  });
+}
+
+/** All that is wrong with one trip, by its path from the trip on. */
+function ofTrip(trip: Trip, names: Names): Problem[] {
+  const items = trip.carries.map(({ item }) => item);
+  return [
+    ...tripProblems(trip),
+    ...legProblems(trip),
+    ...trip.carries.flatMap((carry, c) =>
+      below(["marks", c], carryProblems(carry, trip, items.indexOf(carry.item) < c, names)),
+    ),
+    ...trip.made.flatMap((id, n) => unknown(id, names, ["made", n])),
+    ...trip.stay.flatMap((id, n) => unknown(id, names, ["stay", n])),
+    ...Object.keys(trip.picks).flatMap((id) => unknown(id, names, ["picks", id])),
+    ...trip.felt.flatMap(({ slept }, n) =>
+      slept.flatMap((id, s) => unknown(id, names, ["felt", n, "slept", s])),
+    ),
+  ];
+}
+
+/** @param isAgain it was marked on this trip before */
+function carryProblems({ item, legs, mark }: Carry, trip: Trip, isAgain: boolean, names: Names): Problem[] {
+  const ids = trip.legs.map(({ id }) => id);
+  const beyond = [...(legs ?? []), mark?.at?.leg ?? null].find((leg) => leg !== null && !ids.includes(leg));
+  return [
+    ...unknown(item, names, ["item"]),
+    ...(isAgain
+      ? [{ path: ["item"], message: `“${names.get(item) ?? item}” is marked twice on one trip.` }]
+      : []),
+    ...(beyond
+      ? [{ path: ["legs"], message: `There is no leg “${beyond}”: the trip has ${ids.join(", ")}.` }]
+      : []),
+    ...unknown(mark?.exit?.for ?? null, names, ["exit", "for"]),
+  ];
+}
+
+/** Things that entries, jobs and rulings speak of. */
+const namesOutside = ({ entries, tasks, rulings }: Log, names: Names): Problem[] => [
+  ...entries.flatMap(({ item }, n) => unknown(item, names, ["entries", n, "item"])),
+  ...tasks.flatMap(({ item }, n) => unknown(item, names, ["tasks", n, "item"])),
+  ...rulings.flatMap(({ item }, n) => unknown(item, names, ["rulings", n, "item"])),
+];
+
+const rulingProblems = ({ item, what, verb }: Ruling, r: number): Problem[] =>
+  (item === null) !== (verb === "add") || (what === null) !== (item !== null)
+    ? [
+        {
+          path: ["rulings", r],
+          message: "A ruling names its item, or, where the verb is “add”, what was to be added.",
+        },
+      ]
+    : [];
 
 /** Legs that share an id, end before they start, or lie outside the trip. */
 export function legProblems({ legs, starts, ends }: Pick<Trip, "legs" | "starts" | "ends">): Problem[] {

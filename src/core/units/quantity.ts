@@ -131,13 +131,16 @@ function sumOfParts(
     : refuse("That is not a number that can be used.");
 }
 
+/** Units that a bare number of a weight may be in. */
+export type MassUnit = "g" | "kg" | "oz" | "lb";
+
 /**
  * Reads a weight as people write it: "312 g", "9.6 oz", "2 lb 3 oz", "1.2kg".
  *
  * @param bare the unit of a number without one
  * @example parseMass("1 lb 2 oz") // { ok: true, value: { typed: "1 lb 2 oz", g: 510.29… } }
  */
-export function parseMass(text: string, bare: "g" | "kg" | "oz" | "lb" = "g"): Parsed<Mass> {
+export function parseMass(text: string, bare: MassUnit = "g"): Parsed<Mass> {
   const sum = sumOfParts(text, MASS_UNITS, bare, "312 g, 1.2 kg, 9.6 oz or 2 lb 3 oz");
   return sum.ok ? { ok: true, value: { typed: withUnit(text, bare), g: sum.value } } : sum;
 }

@@ -14,15 +14,17 @@ export interface Asked {
 
 export const EVERYTHING: Asked = { sort: "where it rides", find: "", kind: "", job: "", verb: "", trip: -1 };
 
-export const SORTS = {
+export const SORT_NAMES = ["where it rides", "verdict", "dead weight", "distance", "worth"] as const;
+type SortName = (typeof SORT_NAMES)[number];
+
+const SORTS = {
   "where it rides": (a: SheetRow, b: SheetRow) => RIDES.indexOf(a.stow) - RIDES.indexOf(b.stow),
   verdict: (a: SheetRow, b: SheetRow) =>
     Number(a.ruled) - Number(b.ruled) || Verb.options.indexOf(a.verb) - Verb.options.indexOf(b.verb),
   "dead weight": (a: SheetRow, b: SheetRow) => b.dead - a.dead,
   distance: (a: SheetRow, b: SheetRow) => b.metres - a.metres,
   worth: (a: SheetRow, b: SheetRow) => a.worth - b.worth,
-} satisfies Record<string, (a: SheetRow, b: SheetRow) => number>;
-export type SortName = keyof typeof SORTS;
+} satisfies Record<SortName, (a: SheetRow, b: SheetRow) => number>;
 
 /** From the skin out, as one looks for a thing; the debrief goes the other way. */
 const RIDES: readonly Stow[] = [

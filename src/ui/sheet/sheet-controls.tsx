@@ -1,44 +1,31 @@
 import { useEffect, useRef, useState } from "react";
-import { JOBS, type Job, type Verb } from "@/core/model";
+import { JOBS } from "@/core/model";
 import { isTyping } from "../is-typing";
-import { EVERYTHING, SORTS, type Asked, type SortName } from "./arrange";
+import { EVERYTHING, SORT_NAMES, type Asked } from "./arrange";
 import type { SheetData } from "./sheet-data";
 
+interface SheetControlsProps {
+  readonly data: SheetData;
+  readonly asked: Asked;
+  /** Rows that are asked for. */
+  readonly found: number;
+  readonly onAsk: (asked: Asked) => void;
+}
+
 /** Sort, filter and find. `/` goes to the search field. */
-export function SheetControls({
-  data,
-  asked,
-  found,
-  onAsk,
-}: {
-  data: SheetData;
-  asked: Asked;
-  found: number;
-  onAsk: (asked: Asked) => void;
-}) {
+export function SheetControls({ data, asked, found, onAsk }: SheetControlsProps) {
   const [filtering, setFiltering] = useState(false);
-  const search = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== "/" || isTyping(event)) return;
-      event.preventDefault();
-      search.current?.focus();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
-  const kinds = [...new Set(data.rows.map((row) => row.kind))].sort();
-  const jobs = JOBS.filter((job) => data.rows.some((row) => row.jobs.includes(job)));
-  const verbs = [...new Set(data.rows.map((row) => row.verb))].sort();
+  const search = useSearchKey();
   const isFiltered =
     asked.find !== "" || asked.kind !== "" || asked.job !== "" || asked.verb !== "" || asked.trip >= 0;
+  const onTrip = data.trips[asked.trip];
   return (
     <div className="no-print mb-1 flex flex-wrap items-center gap-x-3 gap-y-2 text-sm">
       <Choice
         label="Sort by"
         value={asked.sort}
-        options={Object.keys(SORTS)}
-        onChange={(sort) => onAsk({ ...asked, sort: sort as SortName })}
+        options={SORT_NAMES}
+        onChange={(sort) => onAsk({ ...asked, sort })}
       />
       <input
         ref={search}
@@ -60,27 +47,7 @@ export function SheetControls({
       <span
         className={`flex-wrap gap-x-3 gap-y-2 sm:contents ${filtering || isFiltered ? "flex" : "hidden"}`}
       >
-        <Choice
-          label="Kind"
-          value={asked.kind}
-          options={kinds}
-          any="every kind"
-          onChange={(kind) => onAsk({ ...asked, kind })}
-        />
-        <Choice
-          label="Job"
-          value={asked.job}
-          options={jobs}
-          any="every job"
-          onChange={(job) => onAsk({ ...asked, job: job as Job | "" })}
-        />
-        <Choice
-          label="Verdict"
-          value={asked.verb}
-          options={verbs}
-          any="every verdict"
-          onChange={(verb) => onAsk({ ...asked, verb: verb as Verb | "" })}
-        />
+        <Filters data={data} asked={asked} onAsk={onAsk} />
       </span>
       {isFiltered && (
         <button
@@ -92,38 +59,81 @@ export function SheetControls({
         </button>
       )}
       <span role="status" className="text-muted">
-        {isFiltered
-          ? `${found} of ${data.rows.length}${asked.trip >= 0 ? ` on ${data.trips[asked.trip]!.name}` : ""}`
-          : ""}
+        {isFiltered && `${found} of ${data.rows.length}${onTrip ? ` on ${onTrip.name}` : ""}`}
       </span>
     </div>
   );
 }
 
-function Choice({
-  label,
-  value,
-  options,
-  any,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  options: readonly string[];
-  any?: string;
-  onChange: (value: string) => void;
-}) {
+/** The search field, which `/` goes to from anywhere on the page. */
+function useSearchKey() {
+  const search = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== "/" || isTyping(event)) return;
+      event.preventDefault();
+      search.current?.focus();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  return search;
+}
+
+/** Only one kind, one job, one verdict. */
+function Filters({ data, asked, onAsk }: Omit<SheetControlsProps, "found">) {
+  const kinds = [...new Set(data.rows.map(({ kind }) => kind))].sort();
+  const jobs = [...new Set(data.rows.flatMap((row) => row.jobs))];
+  const verbs = [...new Set(data.rows.map(({ verb }) => verb))].sort();
+  return (
+    <>
+      <Choice
+        label="Kind"
+        value={asked.kind}
+        options={["", ...kinds]}
+        any="every kind"
+        onChange={(kind) => onAsk({ ...asked, kind })}
+      />
+      <Choice
+        label="Job"
+        value={asked.job}
+        options={["", ...JOBS.filter((job) => jobs.includes(job))]}
+        any="every job"
+        onChange={(job) => onAsk({ ...asked, job })}
+      />
+      <Choice
+        label="Verdict"
+        value={asked.verb}
+        options={["", ...verbs]}
+        any="every verdict"
+        onChange={(verb) => onAsk({ ...asked, verb })}
+      />
+    </>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly T[];
+  /** What the blank, none of them, is called. */
+  readonly any?: string;
+  readonly onChange: (value: T) => void;
+}
+
+function Choice<T extends string>({ label, value, options, any, onChange }: ChoiceProps<T>) {
   return (
     <label className="flex items-center gap-1.5">
       <span className={any ? "sr-only" : "text-muted"}>{label}</span>
       <select
         value={value}
-        onChange={(event) => onChange(event.target.value)}
+        onChange={({ target }) => options.filter((option) => option === target.value).forEach(onChange)}
         className="field !min-h-8 !w-auto max-w-44 !py-0.5"
       >
-        {any && <option value="">{any}</option>}
         {options.map((option) => (
-          <option key={option}>{option}</option>
+          <option key={option} value={option}>
+            {option || any}
+          </option>
         ))}
       </select>
     </label>

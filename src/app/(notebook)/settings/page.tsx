@@ -5,7 +5,7 @@ import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
 import { ownLives } from "@/core/compare/own-lives";
 import { readBook } from "@/app/book";
 import { schoolEffects } from "./school-effects";
-import { Everything } from "./everything";
+import { Everything } from "./everything/everything";
 import { pairings } from "@/data/pairings";
 import { Paired } from "./paired";
 import { SettingsForm } from "./settings-form";

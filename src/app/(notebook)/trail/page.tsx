@@ -12,7 +12,7 @@ const OFFERED = 6;
 
 export default async function TrailPage() {
   const { log, book } = await readBook();
-  const trips = log.trips
+  const [first, ...others] = log.trips
     .toSorted((a, b) => (a.starts < b.starts ? 1 : -1))
     .slice(0, OFFERED)
     .map((trip): TrailTrip => {
@@ -36,7 +36,7 @@ export default async function TrailPage() {
       <PageHead title="Trail">
         One line for what happened, as it comes. It is kept without a network.
       </PageHead>
-      {trips.length === 0 ? (
+      {!first ? (
         <Empty
           title="No trip to write of"
           action={
@@ -48,7 +48,7 @@ export default async function TrailPage() {
           Enter the trip and what is in the pack, planned or begun; then what happens on it is written here.
         </Empty>
       ) : (
-        <FieldLog trips={trips} today={book.today} units={book.settings.units} />
+        <FieldLog trips={[first, ...others]} today={book.today} units={book.settings.units} />
       )}
     </>
   );

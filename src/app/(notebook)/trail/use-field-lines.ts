@@ -1,0 +1,70 @@
+import { nanoid } from "nanoid";
+import { useCallback, useEffect, useState } from "react";
+import type { TripId } from "@/core/model";
+import { tellOtherTabs } from "@/ui/other-tabs";
+import { forgetLines, keepLine, keptLines, sendLines, type KeptLine } from "./field-store";
+
+/** How often to try again while lines wait, in ms. */
+const TRY_AGAIN_MS = 5000;
+
+const NOTHING_KEPT =
+  "This browser keeps nothing for this page: lines can only be written while the server answers.";
+
+/**
+ * The lines that this phone keeps: written here first, sent as soon as the server answers, and forgotten once
+ * its page shows them.
+ *
+ * @param there ids of the lines that the server's page shows by itself
+ */
+export function useFieldLines(there: ReadonlySet<string>) {
+  const [kept, setKept] = useState<readonly KeptLine[]>([]);
+  const [wrong, setWrong] = useState<string>();
+  const look = useCallback(async () => {
+    try {
+      setKept(await keptLines());
+    } catch {
+      setWrong(NOTHING_KEPT);
+    }
+  }, []);
+  const send = useCallback(async () => {
+    try {
+      if (await sendLines()) tellOtherTabs();
+    } catch {
+      // Out of reach: the lines wait.
+    }
+    await look();
+  }, [look]);
+  const waiting = kept.filter(({ sent, refused }) => !sent && !refused).length;
+  useEffect(() => {
+    const go = () => void send();
+    const first = setTimeout(go);
+    window.addEventListener("online", go);
+    return () => {
+      clearTimeout(first);
+      window.removeEventListener("online", go);
+    };
+  }, [send]);
+  useEffect(() => {
+    if (waiting === 0) return;
+    const again = setInterval(() => void send(), TRY_AGAIN_MS);
+    return () => clearInterval(again);
+  }, [waiting, send]);
+  useEffect(() => {
+    const done = kept.filter(({ id, sent }) => sent && there.has(id)).map(({ id }) => id);
+    if (done.length > 0) void forgetLines(done).then(look);
+  }, [there, kept, look]);
+  /** Keeps a line on the phone, and sends it; why not, where the phone refuses. */
+  const write = async (trip: TripId, text: string): Promise<string | null> => {
+    const line = { id: nanoid(), at: new Date().toISOString(), text, taken: false };
+    try {
+      await keepLine({ ...line, trip, sent: false });
+    } catch (error) {
+      const why = error instanceof Error && error.name === "QuotaExceededError" ? "it is full" : "it refuses";
+      return `This phone can't keep the line: ${why}. It stays here; copy it, or make room.`;
+    }
+    await look();
+    void send();
+    return null;
+  };
+  return { kept, waiting, wrong, write };
+}
