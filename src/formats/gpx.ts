@@ -1,12 +1,9 @@
 import { XMLBuilder, XMLParser, XMLValidator } from "fast-xml-parser";
 import type { Track } from "@/core/model";
 import { cutTo } from "@/core/model/slug";
-import { withoutStrays } from "@/core/units/text";
+import { withoutStrays } from "@/core/units/strays";
 import type { ReadTrack } from "@/core/track/join";
 import type { TrackPoint } from "@/core/track/sums";
-
-/** Largest track read, in bytes. */
-export const GPX_LIMIT = 64 * 1024 * 1024;
 
 export type ReadGpx =
   | { readonly ok: true; readonly name: string; readonly tracks: readonly ReadTrack[] }

@@ -2,7 +2,7 @@ import ICAL from "ical.js";
 import ical, { ICalCalendarMethod } from "ical-generator";
 import type { CalendarDay } from "@/core/jobs/from-calendar";
 import { Day } from "@/core/model";
-import { withoutStrays } from "@/core/units/text";
+import { withoutStrays } from "@/core/units/strays";
 
 const UNDATED = "X-NETTLE-UNDATED";
 /** Largest calendar that is read, in letters, and the most days in it. */

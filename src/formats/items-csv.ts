@@ -24,9 +24,6 @@ export type CsvField = (typeof CSV_FIELDS)[number];
 /** For each field the number of its column, if it has one. */
 export type Mapping = Readonly<Partial<Record<CsvField, number>>>;
 
-/** Largest list read, in bytes. */
-export const CSV_LIMIT = 5 * 1024 * 1024;
-
 export type CsvTable =
   | {
       readonly ok: true;

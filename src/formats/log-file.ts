@@ -24,8 +24,8 @@ import {
   type WholeLog,
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
-import { KindName } from "@/core/trade/names";
-import { Distance, Height, Mass } from "@/core/units/quantity";
+import { KindName } from "@/core/trade/kind-name";
+import { Distance, Height, Mass } from "@/core/units/measures";
 import { Text } from "@/core/units/text";
 import { mendLog } from "@/core/ledger/mend";
 import { carriedForward, withoutControls } from "./carried-forward";

@@ -3,7 +3,8 @@ import path from "node:path";
 import { expect, test } from "vitest";
 import type { z } from "zod";
 import { LogFile } from "./log-file";
-import { Text, withoutStrays } from "@/core/units/text";
+import { withoutStrays } from "@/core/units/strays";
+import { Text } from "@/core/units/text";
 import * as model from "@/core/model";
 
 // Source: XML 1.0 (fifth edition), section 2.2, production Char.

@@ -2,10 +2,10 @@
 
 import { useRouter } from "next/navigation";
 import { useTransition } from "react";
-import { toast } from "sonner";
-import type { Answer } from "./form/answer";
+import { tell, tellWrong } from "@/ui/notice/notice";
+import { whatIsWrong, type Answer } from "./form/answer";
 import { tellOtherTabs } from "./other-tabs";
-import { sayWithUndo, UNREACHED } from "./undo";
+import { sayWithUndo, UNREACHED } from "./notice/undo";
 
 /** What is said of a thing done, and how it is taken back. */
 interface Told<T> {
@@ -25,7 +25,7 @@ export function useDoing() {
     start(async () => {
       first?.();
       const answer = await action().catch(() => null);
-      if (!answer?.ok) return void toast.error(answer ? Object.values(answer.fields)[0] : UNREACHED);
+      if (!answer?.ok) return tellWrong(answer ? whatIsWrong(answer) : UNREACHED);
       tellOtherTabs();
       router.refresh();
       if (!told) return;
@@ -36,7 +36,7 @@ export function useDoing() {
           () => undo(answer.value),
           () => router.refresh(),
         );
-      else toast(says(answer.value));
+      else tell(says(answer.value));
     });
   return { busy, run };
 }

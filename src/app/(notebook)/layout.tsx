@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
-import { Toaster } from "sonner";
-import { CommandPalette } from "@/ui/command-palette";
+import { CommandPalette } from "@/ui/palette/command-palette";
 import { KeptMarks } from "@/ui/marks/kept-marks";
+import { Notices } from "@/ui/notice/notices";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
 import { Page } from "@/ui/page/page-head";
@@ -28,11 +28,7 @@ export default async function Notebook({ children }: { children: ReactNode }) {
       <CommandPalette items={items} trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()} />
       <OtherTabs />
       <KeptMarks items={items} />
-      <Toaster
-        position="bottom-center"
-        offset={88}
-        toastOptions={{ className: "!bg-ink !text-paper !border-ink !rounded !font-sans" }}
-      />
+      <Notices />
     </div>
   );
 }

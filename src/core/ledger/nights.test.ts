@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { FeltNight, type ItemId } from "../model";
-import { Units } from "../units/speak";
+import { Units } from "../units/units";
 import { alikeNights, isAlike } from "./nights";
 import { sayNights } from "../say/nights";
 

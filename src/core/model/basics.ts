@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { AIR } from "./lists";
 import { Text } from "../units/text";
 
 /** What the records share: ids, days, names, notes, money, amounts. */
@@ -38,8 +39,8 @@ export const Amount = z
   .max(1e6, "That is more than can be right.");
 export const Celsius = z
   .number("Write the temperature as a number.")
-  .min(-60, "Between −60 and 50 °C (−76 and 122 °F).")
-  .max(50, "Between −60 and 50 °C (−76 and 122 °F).");
+  .min(AIR.coldest, AIR.why)
+  .max(AIR.hottest, AIR.why);
 
 /** The owner's grade of a thing: 5 as new, 0 gone. */
 export const Condition = z

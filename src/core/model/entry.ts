@@ -1,22 +1,12 @@
 import { z } from "zod";
-import { Distance } from "../units/quantity";
+import { ENTRY_WHATS } from "./lists";
+import { Distance } from "../units/measures";
 import { Text } from "../units/text";
 import { Amount, Condition, Day, ItemId, Money, Note, Reading, RecordId } from "./basics";
 import { Frost, Symptom } from "./words";
 
 /** `trial`: tried on purpose near home, in what matters; `own service`: one that its owner wants done, by its name. */
-export const EntryWhat = z.enum([
-  "wear",
-  "damage",
-  "wash",
-  "repair",
-  "service",
-  "restock",
-  "check",
-  "trial",
-  "loan",
-  "own service",
-]);
+export const EntryWhat = z.enum(ENTRY_WHATS);
 export type EntryWhat = z.infer<typeof EntryWhat>;
 
 /** Something that happened to an item between trips. */

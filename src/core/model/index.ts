@@ -11,6 +11,7 @@ import type { Trip } from "./trip";
 export * from "./basics";
 export * from "./entry";
 export * from "./item";
+export * from "./lists";
 export * from "./mark";
 export * from "./ruling";
 export * from "./settings";

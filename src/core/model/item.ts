@@ -1,20 +1,11 @@
 import { z } from "zod";
-import { Distance, Mass } from "../units/quantity";
+import { ITEM_STATES, MOST_PARTS, MOST_SERVICES, SERVICE_UNITS } from "./lists";
+import { Distance, Mass } from "../units/measures";
 import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, Money, Name, Note } from "./basics";
 import { Consequence, Job, Load, Stow, Trigger, WearUnit } from "./words";
 
-export const ItemState = z.enum([
-  "active",
-  "retired",
-  "worn out",
-  "lost",
-  "given away",
-  "given back",
-  "sold",
-  "thrown out",
-  "wished",
-]);
+export const ItemState = z.enum(ITEM_STATES);
 export type ItemState = z.infer<typeof ItemState>;
 
 /** One weight of a thing, as claimed by its maker or read off the owner's scale. */
@@ -54,7 +45,7 @@ const Ratings = z
 export type Ratings = z.infer<typeof Ratings>;
 
 /** What a service's count runs over. */
-export const ServiceUnit = z.enum(["m", "nights", "trips", "washes", "days"]);
+export const ServiceUnit = z.enum(SERVICE_UNITS);
 export type ServiceUnit = z.infer<typeof ServiceUnit>;
 
 /** A service that its owner wants done, on a thing or on all of a kind. */
@@ -69,14 +60,8 @@ export const OwnService = z.object({
 });
 export type OwnService = z.infer<typeof OwnService>;
 
-/** Most services that one thing, or one kind, has of its owner's own. */
-export const MOST_SERVICES = 12;
-
 /** Most weights that are kept of one thing. */
 export const MOST_WEIGHTS = 50;
-
-/** Most parts that are told of one thing. */
-export const MOST_PARTS = 20;
 
 /** A part with a life of its own: insoles, tips, element, igniter, washer. */
 const Part = z.object({

@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { Distance } from "../units/quantity";
+import { Distance } from "../units/measures";
 import { Text } from "../units/text";
+import { COSTS, FIXES } from "./lists";
 import { Amount, Condition, ItemId, LegId, Name, Note, Reading } from "./basics";
 import {
   Cause,
@@ -50,8 +51,8 @@ export const Mark = z.object({
   cause: Cause.nullable().default(null),
   at: Place.nullable().default(null).meta({ description: "Where it failed or left." }),
   where: Text.max(200).default("").meta({ description: "The place, in the owner's words." }),
-  fix: z.enum(["patched", "swapped", "went without"]).nullable().default(null),
-  cost: z.enum(["nothing", "discomfort", "a day", "the trip"]).nullable().default(null),
+  fix: z.enum(FIXES).nullable().default(null),
+  cost: z.enum(COSTS).nullable().default(null),
   condition: Condition.nullable().default(null),
   reading: Reading.nullable().default(null),
   days: Amount.nullable().default(null).meta({ description: "Days it was used, where that is known." }),

@@ -1,8 +1,9 @@
 import { z } from "zod";
-import { Mass } from "../units/quantity";
+import { Mass } from "../units/measures";
 import { Text } from "../units/text";
-import { Units } from "../units/speak";
-import { MOST_SERVICES, OwnService } from "./item";
+import { Units } from "../units/units";
+import { OwnService } from "./item";
+import { MOST_SERVICES } from "./lists";
 import { Consequence, SchoolName, Terrain } from "./words";
 
 const Above = (what: string, min: number, max: number) =>

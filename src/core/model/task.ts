@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { BENCH_PLACES } from "./lists";
 import { Day, ItemId, Name, Note, RecordId } from "./basics";
 
 /** Where a job is done: at home, in a shop, by post, or out near home. */
-export const BenchPlace = z.enum(["home", "shop", "post", "near home"]);
+export const BenchPlace = z.enum(BENCH_PLACES);
 export type BenchPlace = z.infer<typeof BenchPlace>;
 
 /** A job of the owner's own, for the bench: "sew on the hook". */

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { Distance, Height, Mass } from "../units/quantity";
+import { SUPPLY_SORTS } from "./lists";
+import { Distance, Height, Mass } from "../units/measures";
 import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
 import { Carry } from "./mark";
@@ -56,7 +57,7 @@ export const FeltNight = z.object({
 export type FeltNight = z.infer<typeof FeltNight>;
 
 /** What supplies are sized by; null where its name and unit tell. */
-export const SupplySort = z.enum(["fuel", "food", "meals", "snacks", "water", "power", "other"]);
+export const SupplySort = z.enum(SUPPLY_SORTS);
 export type SupplySort = z.infer<typeof SupplySort>;
 
 /** So much of something went out, what was bought on the way included, and so much came home. */

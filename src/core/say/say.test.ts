@@ -14,7 +14,7 @@ import { sayMoney } from "./money";
 import { says } from "./says";
 import { sayComfort, sayLabel } from "./sleep";
 import { sayAmount, sayRate } from "./supplies";
-import { Units } from "../units/speak";
+import { Units } from "../units/units";
 import { quoted, sayCaller, sayLeft, sayWear, theThing, wearFromNumber, wearNumber } from "./words";
 
 /** As a test reads it: the blanks that hold a number to its unit are blanks. */

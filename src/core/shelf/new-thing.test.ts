@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
-import { newThing, type HowCome } from "./new-thing";
+import { newThing } from "./new-thing";
+import { type HowCome } from "./how-come";
 import { parseLine } from "./parse-line";
 
 test("a new thing remembers how it came, and from which day; a borrowed one has an owner", () => {

@@ -1,11 +1,9 @@
 import type { Item } from "../model";
 import { cutTo, slug } from "../model/slug";
 import { kindOf } from "../trade/names";
+import type { HowCome } from "./how-come";
 import type { ParsedLine } from "./parse-line";
 
-/** How a thing came to its owner: what that says of its life before. */
-export const HOW_COME = ["bought", "found", "borrowed", "had already"] as const;
-export type HowCome = (typeof HOW_COME)[number];
 const PAST: Readonly<Record<HowCome, Item["past"]>> = {
   bought: "new",
   found: "unknown",

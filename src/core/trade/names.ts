@@ -1,5 +1,3 @@
-import { z } from "zod";
-import { Text } from "../units/text";
 import type { Item } from "../model";
 import type { Kind } from "./kind";
 import { KINDS } from "./kinds";
@@ -126,21 +124,6 @@ function named(word: string): Kind | undefined {
     BY_ID.get(spaced.replace("first aid", "first-aid"))
   );
 }
-
-/** A kind by any of its names, kept as its first; the list is docs/kinds.md. */
-export const KindName = z.codec(Text.max(60), Text, {
-  decode: (word, context) => {
-    const found = findKind(word);
-    if (found) return found.id;
-    context.issues.push({
-      code: "custom",
-      message: `“${word}” is not a kind known here; “other” always is.`,
-      input: word,
-    });
-    return z.NEVER;
-  },
-  encode: (id) => id,
-});
 
 /** A name as it is compared: without capitals and outer blanks. */
 export const inPlain = (name: string) => name.trim().toLowerCase();

@@ -1,4 +1,5 @@
-import { Symptom, type ComplaintWhat } from "../model";
+import type { ComplaintWhat, Symptom } from "../model";
+import { SYMPTOMS } from "../model/lists";
 import type { Kind } from "./kind";
 
 interface SymptomRule {
@@ -73,12 +74,7 @@ export const SYMPTOM_RULES: Readonly<Record<Symptom, SymptomRule>> = {
 export function likelySymptoms({ services, spoiltByMould }: Kind): Symptom[] {
   const cured = services.flatMap(({ cures = [] }) => cures);
   return [
-    ...new Set<Symptom>([
-      ...cured,
-      ...(spoiltByMould ? (["mould"] as const) : []),
-      ...COMMON,
-      ...Symptom.options,
-    ]),
+    ...new Set<Symptom>([...cured, ...(spoiltByMould ? (["mould"] as const) : []), ...COMMON, ...SYMPTOMS]),
   ];
 }
 

@@ -3,7 +3,6 @@ import { describe, expect, test } from "vitest";
 import {
   GRAMS_PER_OUNCE,
   GRAMS_PER_POUND,
-  Mass,
   METRES_PER_FOOT,
   METRES_PER_MILE,
   parseAmount,
@@ -13,6 +12,7 @@ import {
   parseNumber,
   parseTemperature,
 } from "./quantity";
+import { Mass } from "./measures";
 
 // Source: NIST Special Publication 811, appendix B: these factors are exact.
 test("factors are those of NIST SP 811", () => {

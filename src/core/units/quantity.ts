@@ -1,6 +1,3 @@
-import { z } from "zod";
-import { Text } from "./text";
-
 /** Exact by definition: NIST Special Publication 811, appendix B. */
 export const GRAMS_PER_POUND = 453.59237;
 export const GRAMS_PER_OUNCE = 28.349523125;
@@ -250,36 +247,3 @@ export function withUnit(text: string, bare: string): string {
   const typed = text.trim();
   return /^[+\d.,]+$/.test(typed) ? `${typed} ${bare}` : typed;
 }
-
-function quantitySchema<T extends { readonly typed: string }>(
-  read: (text: string) => Parsed<T>,
-  describe: string,
-) {
-  return z
-    .codec(z.union([Text.max(60, "Keep it under 60 characters."), z.number()]), z.custom<T>(), {
-      decode: (raw, context) => {
-        const parsed = read(String(raw));
-        if (parsed.ok) return parsed.value;
-        context.issues.push({ code: "custom", message: parsed.why, input: raw });
-        return z.NEVER;
-      },
-      encode: (quantity) => quantity.typed,
-    })
-    .meta({ description: describe });
-}
-
-/** In a file: "9.6 oz", or a number of grams. */
-export const Mass = quantitySchema<Mass>(
-  (text) => parseMass(text, "g"),
-  'A weight with its unit, as typed ("312 g", "9.6 oz", "2 lb 3 oz"); a bare number is grams.',
-);
-/** In a file: "62 km", or a number of kilometres. */
-export const Distance = quantitySchema<Length>(
-  (text) => parseLength(text, "km"),
-  'A distance with its unit, as typed ("62 km", "38 mi"); a bare number is kilometres.',
-);
-/** In a file: "850 m", or a number of metres. */
-export const Height = quantitySchema<Length>(
-  (text) => parseLength(text, "m"),
-  'A height with its unit, as typed ("850 m", "2800 ft"); a bare number is metres.',
-);

@@ -1,14 +1,6 @@
 import { expect, test } from "vitest";
-import {
-  sayDeadWeight,
-  sayDistance,
-  sayHeight,
-  sayMass,
-  saySpeed,
-  sayTemperature,
-  listWords,
-  Units,
-} from "./speak";
+import { sayDeadWeight, sayDistance, sayHeight, sayMass, saySpeed, sayTemperature, listWords } from "./speak";
+import { Units } from "./units";
 
 const metric = Units.parse({});
 const imperial = Units.parse({ weight: "oz", distance: "mi", temperature: "F" });

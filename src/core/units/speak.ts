@@ -1,12 +1,7 @@
-import { z } from "zod";
-import { GRAMS_PER_OUNCE, METRES_PER_FOOT, METRES_PER_MILE } from "./quantity";
+import type { Units } from "./units";
 
-export const Units = z.object({
-  weight: z.enum(["g", "oz"]).default("g"),
-  distance: z.enum(["km", "mi"]).default("km"),
-  temperature: z.enum(["C", "F"]).default("C"),
-});
-export type Units = z.infer<typeof Units>;
+export type { Units } from "./units";
+import { GRAMS_PER_OUNCE, METRES_PER_FOOT, METRES_PER_MILE } from "./quantity";
 
 const THIN = "\u00a0";
 // Made once: making one costs more than all it writes for a page.

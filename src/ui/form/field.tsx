@@ -47,6 +47,10 @@ export function TextField({
   );
 }
 
+/** What was chosen, as one of the values that there were to choose from. */
+export const oneOf = <T extends string>(values: readonly T[], chosen: string): T | undefined =>
+  values.find((value) => value === chosen);
+
 /** A choice of one. Options are values, or pairs of a value and what to call it. */
 export function SelectField({
   label,

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useSyncExternalStore } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import { count } from "@/core/units/speak";
 import { forgetRefused, keptMarks, NOTHING_KEPT, sendWaiting, watchKept } from "./send-mark";
 import { useRefresh } from "../use-refresh";
@@ -24,7 +24,7 @@ export function KeptMarks({ items }: { items: readonly { readonly id: string; re
     const send = async () => {
       const n = await sendWaiting();
       if (n === 0) return;
-      toast(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`);
+      tell(`${count(n, "mark")} from before ${n === 1 ? "is" : "are"} saved now`);
       void refresh();
     };
     void send();

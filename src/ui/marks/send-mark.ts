@@ -1,6 +1,5 @@
 import type { z } from "zod";
-import type { Mark } from "@/core/model";
-import { Carry, type ItemId, type TripId, type Use } from "@/core/model";
+import type { Carry, ItemId, Mark, TripId, Use } from "@/core/model";
 import { tellOtherTabs } from "../other-tabs";
 
 /**
@@ -22,6 +21,9 @@ export interface KeptMarks {
   readonly waiting: readonly SentMark[];
   readonly refused: readonly RefusedMark[];
 }
+
+/** What the server knew of a thing on a trip before, as a file has it; null: it was not along. */
+export type KnownBefore = z.input<typeof Carry> | null;
 
 const WAITING = "nettle-waiting-marks";
 const REFUSED = "nettle-refused-marks";
@@ -82,7 +84,7 @@ const isSame = (a: Pick<SentMark, "trip" | "item">, b: Pick<SentMark, "trip" | "
 /** A mark on its way, and whom to tell how it went. */
 interface Sending {
   readonly sent: SentMark;
-  readonly saved: (before: Carry | null) => void;
+  readonly saved: (before: KnownBefore) => void;
   readonly refused: (error: Error) => void;
 }
 
@@ -98,7 +100,7 @@ let inHand: readonly { readonly sent: SentMark; readonly again: boolean }[] = []
  *
  * @throws Error with a sentence for the owner, if the server refused it or could not be reached
  */
-export function sendMark(sent: SentMark, again = false): Promise<Carry | null> {
+export function sendMark(sent: SentMark, again = false): Promise<KnownBefore> {
   inHand = [...inHand, { sent, again }];
   write(WAITING, [...read<SentMark>(WAITING).filter((other) => !isSame(other, sent)), sent]);
   return new Promise((saved, refused) => {
@@ -137,7 +139,7 @@ interface Refusal {
 }
 
 /** What the server knew before, in the order of the batch; or why it did not save them. */
-async function post(batch: readonly Sending[]): Promise<{ before: (Carry | null)[] } | Refusal> {
+async function post(batch: readonly Sending[]): Promise<{ before: KnownBefore[] } | Refusal> {
   const response = await fetch("/api/marks", {
     method: "POST",
     headers: { "content-type": "application/json" },
@@ -145,20 +147,15 @@ async function post(batch: readonly Sending[]): Promise<{ before: (Carry | null)
     keepalive: true,
   }).catch(() => null);
   if (!response) return { why: "The server can’t be reached.", final: false };
-  if (response.ok)
-    return {
-      before: Carry.nullable()
-        .array()
-        .parse(await response.json()),
-    };
-  const told = (await response.json().catch(() => null)) as { why?: string } | null;
+  if (response.ok) return { before: await response.json() };
+  const told: { why?: string } | null = await response.json().catch(() => null);
   return {
     why: told?.why ?? `The server answered ${response.status}.`,
     final: response.status < 500,
   };
 }
 
-function settle(batch: readonly Sending[], answer: { before: (Carry | null)[] } | Refusal): void {
+function settle(batch: readonly Sending[], answer: { before: KnownBefore[] } | Refusal): void {
   const sent = new Set(batch.map((one) => one.sent));
   inHand = inHand.filter((mark) => !sent.has(mark.sent));
   const refusal = "why" in answer ? answer : null;

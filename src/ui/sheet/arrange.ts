@@ -1,4 +1,5 @@
-import { Verb, type Job, type Stow } from "@/core/model";
+import type { Job, Stow, Verb } from "@/core/model";
+import { VERB_NAMES } from "@/core/model/lists";
 import type { SheetRow } from "./sheet-data";
 
 /** What the owner asked of the sheet: plain data, computed from below. */
@@ -20,7 +21,7 @@ type SortName = (typeof SORT_NAMES)[number];
 const SORTS = {
   "where it rides": (a: SheetRow, b: SheetRow) => RIDES.indexOf(a.stow) - RIDES.indexOf(b.stow),
   verdict: (a: SheetRow, b: SheetRow) =>
-    Number(a.ruled) - Number(b.ruled) || Verb.options.indexOf(a.verb) - Verb.options.indexOf(b.verb),
+    Number(a.ruled) - Number(b.ruled) || VERB_NAMES.indexOf(a.verb) - VERB_NAMES.indexOf(b.verb),
   "dead weight": (a: SheetRow, b: SheetRow) => b.dead - a.dead,
   distance: (a: SheetRow, b: SheetRow) => b.metres - a.metres,
   worth: (a: SheetRow, b: SheetRow) => a.worth - b.worth,

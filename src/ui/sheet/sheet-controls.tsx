@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { JOBS } from "@/core/model";
+import { JOBS } from "@/core/model/lists";
 import { isTyping } from "../is-typing";
 import { EVERYTHING, SORT_NAMES, type Asked } from "./arrange";
 import type { SheetData } from "./sheet-data";

@@ -5,11 +5,11 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from "reac
 import { isTyping } from "../is-typing";
 import { itemPath } from "../paths";
 import { arrange, EVERYTHING, type Asked, type Range } from "./arrange";
-import { placeOf } from "./cell-focus";
+import { placeOf, type Place } from "./cell-focus";
 import { CellWords, type LookedAt } from "./cell-words";
 import { SheetControls } from "./sheet-controls";
 import type { SheetData } from "./sheet-data";
-import { BLOCK, GroupLine, RowLine } from "./sheet-line";
+import { BLOCK, GroupLine, RowLine, type Span } from "./sheet-line";
 import { moveOfKey, USE_KEYS } from "./sheet-moves";
 import { TrailStrip } from "./trail-strip";
 import { useCellFocus } from "./use-cell-focus";
@@ -78,32 +78,58 @@ export function Sheet({ data }: { data: SheetData }) {
             </p>
           )}
           <div role="rowgroup" className="relative" style={{ height: view.rows.getTotalSize() }}>
-            {lines.slice(linesDrawn.from, linesDrawn.to + 1).map((line, n) => {
-              const at = linesDrawn.from + n;
-              const place = { index: at + 2, top: at * height, height };
-              if ("group" in line)
-                return <GroupLine key={line.group} line={line} units={data.units} {...place} />;
-              return (
-                <RowLine
-                  key={line.row.id}
-                  row={line.row}
-                  number={line.number}
-                  {...place}
-                  {...span}
-                  lit={asked.trip}
-                  narrow={narrow}
-                  focusTrip={line.number === focus.place.current.row ? focus.place.current.trip : -1}
-                  fresh={fresh}
-                  trips={data.trips}
-                />
-              );
-            })}
+            <Lines
+              data={data}
+              lines={lines.slice(linesDrawn.from, linesDrawn.to + 1)}
+              from={linesDrawn.from}
+              height={height}
+              span={span}
+              lit={asked.trip}
+              narrow={narrow}
+              focused={focus.place.current}
+              fresh={fresh}
+            />
           </div>
         </div>
       </div>
       <CellWords frame={scroller} cellAt={cellAt} />
     </section>
   );
+}
+
+interface LinesProps {
+  readonly data: SheetData;
+  readonly lines: ReturnType<typeof useArranged>["lines"];
+  /** The number of the first of them. */
+  readonly from: number;
+  readonly height: number;
+  readonly span: Span;
+  readonly lit: number;
+  readonly narrow: boolean;
+  readonly focused: Place;
+  readonly fresh: ReturnType<typeof useMarking>["fresh"];
+}
+
+function Lines({ data, lines, from, height, span, lit, narrow, focused, fresh }: LinesProps) {
+  return lines.map((line, n) => {
+    const at = from + n;
+    const place = { index: at + 2, top: at * height, height };
+    if ("group" in line) return <GroupLine key={line.group} line={line} units={data.units} {...place} />;
+    return (
+      <RowLine
+        key={line.row.id}
+        row={line.row}
+        number={line.number}
+        {...place}
+        {...span}
+        lit={lit}
+        narrow={narrow}
+        focusTrip={line.number === focused.row ? focused.trip : -1}
+        fresh={fresh}
+        trips={data.trips}
+      />
+    );
+  });
 }
 
 const FRAME =

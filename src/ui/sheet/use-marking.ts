@@ -1,8 +1,8 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import { toast } from "sonner";
-import { Carry, type Use } from "@/core/model";
+import { tell } from "@/ui/notice/notice";
+import type { Use } from "@/core/model";
 import { sendMark, type SentMark } from "../marks/send-mark";
 import type { StrokeCode } from "../stroke/stroke";
 import { useRefresh } from "../use-refresh";
@@ -60,7 +60,7 @@ export function useMarking(data: SheetData) {
       const question = `${row.id} ${trip.id} ${use}`;
       if (was === "-" && asked.current !== question) {
         asked.current = question;
-        toast(`${row.name} was not on ${trip.name}. Press the key again to put it there as ${use}.`);
+        tell(`${row.name} was not on ${trip.name}. Press the key again to put it there as ${use}.`);
         return;
       }
       asked.current = "";
@@ -68,14 +68,10 @@ export function useMarking(data: SheetData) {
       const sent = send(cell, { ...of, use }, USE_STROKES[use]);
       done.current.push(() => {
         void sent.then((answer) => {
-          if (!answer) return toast("That mark was not saved yet: there is nothing to take back.");
+          if (!answer) return tell("That mark was not saved yet: there is nothing to take back.");
           const { before } = answer;
-          void send(
-            cell,
-            before ? { ...of, mark: Carry.encode(before).mark ?? null } : { ...of, out: true },
-            was,
-          );
-          toast(`${row.name}, ${trip.name}: taken back`);
+          void send(cell, before ? { ...of, mark: before.mark ?? null } : { ...of, out: true }, was);
+          tell(`${row.name}, ${trip.name}: taken back`);
         });
       });
     },
@@ -85,7 +81,7 @@ export function useMarking(data: SheetData) {
   const undo = useCallback(() => {
     const last = done.current.pop();
     if (last) last();
-    else toast("Nothing to take back.");
+    else tell("Nothing to take back.");
   }, []);
 
   return { fresh, mark, undo };

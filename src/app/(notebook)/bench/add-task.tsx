@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { BenchPlace } from "@/core/model";
+import { BENCH_PLACES } from "@/core/model/lists";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -31,7 +31,7 @@ export function AddTask({ things }: { things: readonly (readonly [id: string, na
         {...field("item")}
         options={[["", "nothing in particular"], ...things]}
       />
-      <SelectField label="where" className="w-32" {...field("place")} options={BenchPlace.options} />
+      <SelectField label="where" className="w-32" {...field("place")} options={BENCH_PLACES} />
       <Field label="by" type="date" className="w-40" {...field("due")} />
       <FormEnd save="Add" look="btn btn-leaf mt-6 !min-h-10" wrong={wrong} busy={busy} />
     </form>

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import { count, sayDay } from "@/core/units/speak";
 import { refuse, whatIsWrong } from "@/ui/form/answer";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -34,7 +34,7 @@ export function CalendarIn() {
       setPreview(null);
       tellOtherTabs();
       router.refresh();
-      toast(`${count(answer.value, "job")} taken in from the calendar`);
+      tell(`${count(answer.value, "job")} taken in from the calendar`);
     });
   return (
     <details className="no-print mt-8">

@@ -11,7 +11,7 @@ import { parseNumber } from "@/core/units/quantity";
 import { refuse } from "@/ui/form/answer";
 import { Field } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo } from "@/ui/undo";
+import { sayWithUndo } from "@/ui/notice/undo";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
 import { undone } from "../verdicts/actions";

@@ -1,5 +1,5 @@
 import { Suspense, use } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import type { SchoolName } from "@/core/model";
 import { SCHOOLS, type School } from "@/core/trade/schools";
 import { percent } from "@/core/units/speak";
@@ -32,7 +32,7 @@ export function Schools({ chosen, effects, onChoose }: SchoolsProps) {
             effects={effects}
             onChoose={() => {
               onChoose(school.name);
-              toast(`Judged by the ${school.name} school from now on`);
+              tell(`Judged by the ${school.name} school from now on`);
             }}
           />
         ))}

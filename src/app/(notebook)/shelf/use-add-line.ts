@@ -1,6 +1,6 @@
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
-import { toast } from "sonner";
+import { sayWithUndo } from "@/ui/notice/undo";
 import type { ItemId } from "@/core/model";
 import type { OlderIs } from "@/core/shelf/new-thing";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -29,9 +29,11 @@ export function useAddLine(added: () => void) {
       added();
       tellOtherTabs();
       router.refresh();
-      toast(`${name} is on the shelf`, {
-        action: { label: "Undo", onClick: () => void takeLineBack(id, before).then(() => router.refresh()) },
-      });
+      sayWithUndo(
+        `${name} is on the shelf`,
+        () => takeLineBack(id, before),
+        () => router.refresh(),
+      );
     });
   const forget = () => {
     setError(undefined);

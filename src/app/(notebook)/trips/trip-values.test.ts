@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { TripHead } from "@/core/model";
-import { Units } from "@/core/units/speak";
+import { Units } from "@/core/units/units";
 import { demoLog } from "../../../../demo/log";
 import { blankLeg, legsOf, toPacked, toTrip, type TripValues } from "./form/trip-form-values";
 import { BLANK_TRIP, tripValues } from "./trip-values";

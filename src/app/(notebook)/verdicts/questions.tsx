@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
-import { toast } from "sonner";
+import { tellWrong } from "@/ui/notice/notice";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { answerQuestion, waveQuestion } from "./actions";
 
@@ -27,7 +27,7 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
     start(async () => {
       const answer = await work().catch(() => null);
       if (!answer?.ok)
-        return void toast.error("Not saved: the server can’t be reached, or the question no longer stands.");
+        return void tellWrong("Not saved: the server can’t be reached, or the question no longer stands.");
       setDone((before) => new Set(before).add(id));
       tellOtherTabs();
       router.refresh();

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { Holds } from "./holds";
 import { Problems, Underway } from "./underway";
@@ -27,7 +27,7 @@ export function Everything({ owned }: { owned: number }) {
     setFile(undefined);
     setBrought(brought + 1);
     tellOtherTabs();
-    toast(
+    tell(
       how === "replace"
         ? "The file is in place of what was here. A copy of that is kept in the data folder, under copies."
         : "What was new is added.",

@@ -1,11 +1,12 @@
 "use client";
 
 import { useState } from "react";
-import { MOST_SERVICES, ServiceUnit, type OwnService } from "@/core/model";
+import type { OwnService, ServiceUnit } from "@/core/model";
+import { MOST_SERVICES, SERVICE_UNITS } from "@/core/model/lists";
 import { sayServiceCount, wearFromNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/form/field";
+import { Field, oneOf, SelectField } from "@/ui/form/field";
 import { serviceUnits } from "@/ui/service-units";
 
 interface Typed {
@@ -110,7 +111,9 @@ function AddService({ kind, units, refused, onAdd }: AddServiceProps) {
         className="w-32"
         value={typed.unit}
         options={serviceUnits(units)}
-        onChange={({ target }) => setTyped({ ...typed, unit: ServiceUnit.parse(target.value) })}
+        onChange={({ target }) =>
+          setTyped({ ...typed, unit: oneOf(SERVICE_UNITS, target.value) ?? typed.unit })
+        }
       />
       <button className="btn mt-6">
         Add<span className="sr-only"> the service</span>

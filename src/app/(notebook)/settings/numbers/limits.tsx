@@ -1,4 +1,4 @@
-import { Consequence, Terrain } from "@/core/model";
+import { CONSEQUENCES, TERRAINS } from "@/core/model/lists";
 import { TERRAIN_WEAR } from "@/core/trade/ground";
 import { TOO_LIKELY } from "@/core/trade/rules";
 import { HEAD, type NumbersFormProps } from "./numbers-props";
@@ -16,7 +16,7 @@ export function Limits({ settings, errors, keep }: NumbersFormProps) {
         costs; and how hard ground is on shoes, poles and socks. Common practice, with no published source.
       </p>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
-        {Consequence.options.map((consequence) => (
+        {CONSEQUENCES.map((consequence) => (
           <OwnNumber
             key={consequence}
             label={`${consequence}, %`}
@@ -39,7 +39,7 @@ export function Limits({ settings, errors, keep }: NumbersFormProps) {
         ))}
       </div>
       <div className="mt-4 grid grid-cols-2 gap-4 sm:grid-cols-6">
-        {Terrain.options.map((terrain) => (
+        {TERRAINS.map((terrain) => (
           <OwnNumber
             key={terrain}
             label={`Wear on ${terrain}`}

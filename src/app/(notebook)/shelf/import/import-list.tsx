@@ -2,9 +2,9 @@
 
 import { useRouter } from "next/navigation";
 import { useMemo, useState, useTransition } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import { count } from "@/core/units/speak";
-import { CSV_LIMIT } from "@/formats/items-csv";
+import { CSV_LIMIT } from "@/formats/limits";
 import { whatIsWrong } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -46,7 +46,7 @@ export function ImportList({ owned, unit }: Shelf) {
       const answer = await importItems([...good], state.takeUnit ? listUnit : null);
       if (!answer.ok) return setFailed(whatIsWrong(answer));
       tellOtherTabs();
-      toast(`${count(answer.value, "thing")} put on the shelf`);
+      tell(`${count(answer.value, "thing")} put on the shelf`);
       router.push("/shelf");
     });
   return (

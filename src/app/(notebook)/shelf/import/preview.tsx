@@ -1,7 +1,7 @@
 "use client";
 
 import { useState, type KeyboardEvent, type ReactNode } from "react";
-import { STOWS } from "@/core/model";
+import { STOWS } from "@/core/model/lists";
 import { KINDS } from "@/core/trade/kinds";
 import { sayMass } from "@/core/units/speak";
 import type { CsvField, CsvRow } from "@/formats/items-csv";

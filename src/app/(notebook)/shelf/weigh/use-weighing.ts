@@ -1,7 +1,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo } from "@/ui/undo";
+import { sayWithUndo } from "@/ui/notice/undo";
 import { restoreItems, saveWeighing } from "../actions";
 import { beginWeighing, goTo, unweighed, weighed, type Thing } from "./weighing";
 

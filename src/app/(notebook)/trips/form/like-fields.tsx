@@ -1,4 +1,5 @@
-import { Offer, type Trigger } from "@/core/model";
+import type { Trigger } from "@/core/model";
+import { OFFERS } from "@/core/model/lists";
 import { listWords } from "@/core/units/speak";
 import { AskWeather } from "./ask-weather";
 import { Strengths } from "./strengths";
@@ -63,7 +64,7 @@ export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
           It takes jobs off the list: a stove unused where there were kitchens is not held against it.
         </p>
         <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
-          {Offer.options.map((offer) => (
+          {OFFERS.map((offer) => (
             <Strengths
               key={offer}
               what={offer}

@@ -1,6 +1,6 @@
 import { useFieldArray } from "react-hook-form";
 import type { Part } from "@/core/track/join";
-import { Terrain } from "@/core/model";
+import { TERRAINS } from "@/core/model/lists";
 import { Field, SelectField } from "@/ui/form/field";
 import { LegDetails } from "./leg-details";
 import { TrackReader, type Walk } from "./track/track-reader";
@@ -67,7 +67,7 @@ function LegFields({ n, isOnly, form, field, units, onRemove }: LegFieldsProps) 
         {...field(`legs.${n}.ascent`)}
         placeholder={units.distance === "km" ? "850 m" : "2800 ft"}
       />
-      <SelectField label="Ground" {...field(`legs.${n}.terrain`)} options={Terrain.options} />
+      <SelectField label="Ground" {...field(`legs.${n}.terrain`)} options={TERRAINS} />
       {!isOnly && (
         <>
           <Field label="Nights" inputMode="numeric" {...field(`legs.${n}.nights`)} />

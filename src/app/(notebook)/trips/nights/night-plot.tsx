@@ -1,7 +1,8 @@
 "use client";
 
 import { useMemo } from "react";
-import { Felt } from "@/core/model";
+import type { Felt } from "@/core/model";
+import { FELTS } from "@/core/model/lists";
 import { ChartCanvas, type Draw } from "@/ui/chart/chart-canvas";
 
 /** A night as it is drawn: its low in the owner's unit. */
@@ -51,9 +52,9 @@ const plot =
     type: "scatter",
     data: {
       datasets: [
-        ...Felt.options
-          .map((felt) => pointsOf(nights, felt, colour(LOOK[felt].colour)))
-          .filter(({ data }) => data.length > 0),
+        ...FELTS.map((felt) => pointsOf(nights, felt, colour(LOOK[felt].colour))).filter(
+          ({ data }) => data.length > 0,
+        ),
         ...lines.map((line) => across(line, nights.length, colour(line.colour))),
       ],
     },

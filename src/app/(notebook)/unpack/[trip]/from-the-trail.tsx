@@ -3,7 +3,7 @@
 import { useState } from "react";
 import type { TripId } from "@/core/model";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo } from "@/ui/undo";
+import { sayWithUndo } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
 import { putLineBack, takeLine } from "../actions";
 

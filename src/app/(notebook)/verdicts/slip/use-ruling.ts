@@ -1,9 +1,9 @@
 import { useState, useTransition, type RefObject } from "react";
-import { toast } from "sonner";
+import { tellWrong } from "@/ui/notice/notice";
 import type { Ruling } from "@/core/model";
 import { refuse, whatIsWrong, type Answer } from "@/ui/form/answer";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo, UNREACHED } from "@/ui/undo";
+import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
 import { done, rule, undone, unrule } from "../actions";
 import type { SlipData } from "./slip-data";
@@ -47,7 +47,7 @@ export function useRuling(
       const answer = await work().catch((): Answer<T> => refuse({ "": UNREACHED }));
       if (answer.ok) then(answer.value);
       else if (isOpen) setError(whatIsWrong(answer));
-      else toast.error(whatIsWrong(answer));
+      else tellWrong(whatIsWrong(answer));
     });
   const decide = (decided: Decided) =>
     act(

@@ -1,7 +1,8 @@
 "use client";
 
 import { useMemo, useState, type ChangeEvent } from "react";
-import { SchoolName, Use, type ItemId, type TripId } from "@/core/model";
+import type { ItemId, SchoolName, TripId } from "@/core/model";
+import { SCHOOL_NAMES, USES } from "@/core/model/lists";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { Changes } from "./changes";
@@ -58,7 +59,7 @@ function Supposing({ school, next, units, trips, items }: WhatIfProps) {
         <SelectField
           label="School"
           {...field("school")}
-          options={SchoolName.options.map((each) => [each, each === school ? `${each} (yours)` : each])}
+          options={SCHOOL_NAMES.map((each) => [each, each === school ? `${each} (yours)` : each])}
         />
         <Field label="Next trip, days" inputMode="numeric" {...field("days")} error={wrong["next.days"]} />
         <Field
@@ -69,7 +70,7 @@ function Supposing({ school, next, units, trips, items }: WhatIfProps) {
         />
         <SelectField label="One mark: of" {...field("item")} options={[["", "none"], ...optionsOf(items)]} />
         <SelectField label="on" {...field("trip")} disabled={noMark} options={optionsOf(trips)} />
-        <SelectField label="being" {...field("use")} disabled={noMark} options={Use.options} />
+        <SelectField label="being" {...field("use")} disabled={noMark} options={USES} />
       </div>
       <div aria-live="polite" className="mt-3">
         {wrong[""] && <p className="error">{wrong[""]}</p>}

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { Item } from "@/core/model";
-import { Units } from "@/core/units/speak";
+import { Units } from "@/core/units/units";
 import { byFormField, refuse } from "@/ui/form/answer";
 import { demoLog } from "../../../../../../demo/log";
 import { formFieldOf, toItem, toValues, type Values } from "./item-values";

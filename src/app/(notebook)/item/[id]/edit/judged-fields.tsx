@@ -1,5 +1,5 @@
 import type { UseFormRegisterReturn } from "react-hook-form";
-import { Consequence, JOBS, Load, TRIGGERS } from "@/core/model";
+import { CONSEQUENCES, JOBS, LOADS, TRIGGERS } from "@/core/model/lists";
 import { SelectField } from "@/ui/form/field";
 import { asKind, type PartOfForm } from "./name-fields";
 
@@ -9,7 +9,7 @@ export function JudgedFields({ form, field, kind }: PartOfForm) {
     <fieldset>
       <legend className="mb-2 font-head text-lg font-bold">How it is judged</legend>
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField label="Counts as" {...field("load")} options={[asKind(kind?.load), ...Load.options]} />
+        <SelectField label="Counts as" {...field("load")} options={[asKind(kind?.load), ...LOADS]} />
         <SelectField
           label="Cover"
           {...field("cover")}
@@ -19,7 +19,7 @@ export function JudgedFields({ form, field, kind }: PartOfForm) {
         <SelectField
           label="If it were missing"
           {...field("consequence")}
-          options={[asKind(kind?.consequence), ...Consequence.options]}
+          options={[asKind(kind?.consequence), ...CONSEQUENCES]}
         />
       </div>
       <Ticks

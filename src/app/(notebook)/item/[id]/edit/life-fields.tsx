@@ -1,4 +1,4 @@
-import { ItemState } from "@/core/model";
+import { ITEM_STATES } from "@/core/model/lists";
 import { Field, SelectField } from "@/ui/form/field";
 import type { PartOfForm } from "./name-fields";
 
@@ -33,7 +33,7 @@ export function LifeFields({ form, field, things, currency }: LifeFieldsProps) {
       <Field label="in" {...field("currency")} hint={`blank: ${currency}`} maxLength={4} />
       <Field label="Warranty until" type="date" {...field("warranty")} />
       <Field label="Date on the label" type="date" {...field("expires")} hint="expiry, battery" />
-      <SelectField label="State" {...field("state")} options={ItemState.options} />
+      <SelectField label="State" {...field("state")} options={ITEM_STATES} />
       <Field
         label="Whose it is"
         {...field("owner")}

@@ -1,5 +1,5 @@
 import type { UseFormReturn } from "react-hook-form";
-import { STOWS } from "@/core/model";
+import { STOWS } from "@/core/model/lists";
 import type { Kind } from "@/core/trade/kind";
 import { KINDS } from "@/core/trade/kinds";
 import { Field, SelectField } from "@/ui/form/field";

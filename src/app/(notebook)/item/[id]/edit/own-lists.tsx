@@ -1,7 +1,7 @@
 "use client";
 
 import { useFieldArray, type UseFormReturn } from "react-hook-form";
-import { MOST_PARTS, MOST_SERVICES } from "@/core/model";
+import { MOST_PARTS, MOST_SERVICES } from "@/core/model/lists";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { serviceUnits } from "@/ui/service-units";

@@ -1,14 +1,15 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { EntryWhat, type ItemId } from "@/core/model";
+import type { ItemId } from "@/core/model";
+import { ENTRY_WHATS } from "@/core/model/lists";
 import { parseNumber, withUnit } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo } from "@/ui/undo";
+import { sayWithUndo } from "@/ui/notice/undo";
 import { logEntry, takeEntryBack } from "../actions";
 
 const BLANK = {
@@ -67,7 +68,7 @@ export function EntryForm({ item, today, measure, units }: EntryFormProps) {
         <SelectField
           label="What"
           {...field("what")}
-          options={EntryWhat.options.filter((each) => each !== "own service")}
+          options={ENTRY_WHATS.filter((each) => each !== "own service")}
         />
         <Field label="On" type="date" {...field("on")} />
         {what === "wear" && (

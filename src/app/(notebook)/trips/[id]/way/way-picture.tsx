@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { startTransition, useDeferredValue, useState, useSyncExternalStore, type CSSProperties } from "react";
-import { toast } from "sonner";
+import { sayWithUndo } from "@/ui/notice/undo";
 import type { ItemId, TripId } from "@/core/model";
 import type { Stretch } from "@/core/ledger/stretches";
 import type { Units } from "@/core/units/speak";
@@ -119,12 +119,11 @@ function useSaving(trip: TripId, whole: number, units: Units) {
     }
     tellOtherTabs();
     router.refresh();
-    toast(`${row.name}: ${sayStretches(stretches, whole, units)}`, {
-      action: {
-        label: "Undo",
-        onClick: () => void setStretches(trip, row.item, row.stretches).then(() => router.refresh()),
-      },
-    });
+    sayWithUndo(
+      `${row.name}: ${sayStretches(stretches, whole, units)}`,
+      () => setStretches(trip, row.item, row.stretches),
+      () => router.refresh(),
+    );
     return true;
   };
   return { save, wrong };

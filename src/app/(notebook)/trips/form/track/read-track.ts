@@ -1,6 +1,6 @@
 import type { Joined } from "@/core/track/join";
 import type { Track } from "@/core/model";
-import { GPX_LIMIT } from "@/formats/gpx";
+import { GPX_LIMIT } from "@/formats/limits";
 
 /** What one or several GPX files come to, without their points: those stay in the worker. */
 export type ReadWalk =

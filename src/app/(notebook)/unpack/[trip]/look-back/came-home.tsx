@@ -1,7 +1,8 @@
 "use client";
 
 import { useState, type ChangeEvent } from "react";
-import { SupplySort, type Supply } from "@/core/model";
+import type { Supply } from "@/core/model";
+import { SUPPLY_SORTS } from "@/core/model/lists";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
@@ -97,7 +98,7 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
         label="Counts as"
         {...field("sort")}
         className="w-40"
-        options={[["", "as its name tells"], ...SupplySort.options]}
+        options={[["", "as its name tells"], ...SUPPLY_SORTS]}
       />
       <button className="btn mt-6 !min-h-10">
         Add<span className="sr-only"> what came home</span>

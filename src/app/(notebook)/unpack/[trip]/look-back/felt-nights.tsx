@@ -2,10 +2,11 @@
 
 import { useState } from "react";
 import { alikeNights, isAlike, withLows } from "@/core/ledger/nights";
-import { Felt, type FeltNight, type ItemId, type Use } from "@/core/model";
+import type { Felt, FeltNight, ItemId, Use } from "@/core/model";
+import { FELTS } from "@/core/model/lists";
 import { sayNights } from "@/core/say/nights";
 import { sayDay, sayTemperature, type Units } from "@/core/units/speak";
-import { Field, SelectField } from "@/ui/form/field";
+import { Field, oneOf, SelectField } from "@/ui/form/field";
 import { NightLog } from "./night-log";
 import { readNights, type TypedNights, type WrongNights } from "./nights-typed";
 import { ToldList } from "./told-list";
@@ -101,7 +102,7 @@ function UnfeltNight({ night, units, onFelt }: UnfeltNightProps) {
         {day}
         {night.low !== null && `, down to ${sayTemperature(night.low, units)}`}
       </span>
-      {Felt.options.map((each) => (
+      {FELTS.map((each) => (
         <button
           key={each}
           type="button"
@@ -155,8 +156,8 @@ function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps)
       <SelectField
         label="They felt"
         value={typed.felt}
-        onChange={({ target }) => setTyped({ ...typed, felt: Felt.parse(target.value) })}
-        options={Felt.options}
+        onChange={({ target }) => setTyped({ ...typed, felt: oneOf(FELTS, target.value) ?? typed.felt })}
+        options={FELTS}
         className="w-28"
       />
       <Field

@@ -3,7 +3,7 @@
 import { Home, Sprout } from "lucide-react";
 import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
-import { toast } from "sonner";
+import { tell } from "@/ui/notice/notice";
 import type { ItemId, Stow } from "@/core/model";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
@@ -44,7 +44,7 @@ export function Floor({ things, picked, onPick }: FloorProps) {
     const without = list.filter((each) => each !== id);
     if (without.length < list.length) onPick(pick, without);
     else if (list.length < MOST) onPick(pick, [...list, id]);
-    else toast(`Three at most: tap one of them to take it back, then ${name}.`);
+    else tell(`Three at most: tap one of them to take it back, then ${name}.`);
   };
   const pockets = [...new Set(things.map(({ stow }) => stow))];
   return (

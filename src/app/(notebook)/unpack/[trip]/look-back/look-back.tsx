@@ -1,10 +1,12 @@
 "use client";
 
 import { useState } from "react";
-import { toast } from "sonner";
+import { tellWrong } from "@/ui/notice/notice";
 import type { Trip, TripId, Use } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { saveLookBack } from "@/app/(notebook)/trips/actions";
+import { whatIsWrong } from "@/ui/form/answer";
+import { UNREACHED } from "@/ui/notice/undo";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useRefresh } from "@/ui/use-refresh";
 import { CameHome } from "./came-home";
@@ -45,7 +47,7 @@ export function LookBack({ trip, nights, days, things, units, ...before }: LookB
       return;
     }
     setSaid(said);
-    toast.error(answer ? Object.values(answer.fields)[0] : "Not saved: the server can’t be reached.");
+    tellWrong(answer ? whatIsWrong(answer) : UNREACHED);
   };
   return (
     <section

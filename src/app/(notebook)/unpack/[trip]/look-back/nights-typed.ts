@@ -1,4 +1,5 @@
-import { FeltNight, type Felt, type ItemId } from "@/core/model";
+import type { Felt, FeltNight, ItemId } from "@/core/model";
+import { AIR } from "@/core/model/lists";
 import { parseTemperature, type Parsed } from "@/core/units/quantity";
 import { count, type Units } from "@/core/units/speak";
 
@@ -54,6 +55,5 @@ function readLow(typed: string, units: Units): Parsed<FeltNight["low"]> {
   if (typed.trim() === "") return { ok: true, value: null };
   const read = parseTemperature(typed, units.temperature);
   if (!read.ok) return read;
-  const wrong = FeltNight.shape.low.safeParse(read.value).error?.issues[0]?.message;
-  return wrong === undefined ? read : { ok: false, why: wrong };
+  return read.value < AIR.coldest || read.value > AIR.hottest ? { ok: false, why: AIR.why } : read;
 }

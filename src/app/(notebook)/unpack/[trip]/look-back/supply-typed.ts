@@ -1,4 +1,5 @@
-import { SupplySort, type Supply } from "@/core/model";
+import type { Supply } from "@/core/model";
+import { SUPPLY_SORTS } from "@/core/model/lists";
 import { inUnitOf, parseAmount, type Parsed } from "@/core/units/quantity";
 
 /** One supply as it is typed: what it was, what went out, what came home. */
@@ -23,7 +24,7 @@ export function readSupply(typed: TypedSupply): Read {
   const reserve = typed.reserve.trim() === "" ? NONE : amountIn(unit, parseAmount(typed.reserve), most, MORE);
   const what = typed.what.trim();
   if (what && out.ok && home.ok && reserve.ok) {
-    const sort = typed.sort === "" ? null : SupplySort.parse(typed.sort);
+    const sort = SUPPLY_SORTS.find((each) => each === typed.sort) ?? null;
     return { ok: true, supply: { what, unit, out: most, back: home.value, sort, reserve: reserve.value } };
   }
   return {

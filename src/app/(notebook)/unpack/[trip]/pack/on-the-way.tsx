@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import type { ItemId, TripId } from "@/core/model";
-import { HOW_COME, type HowCome } from "@/core/shelf/new-thing";
+import { HOW_COME, type HowCome } from "@/core/shelf/how-come";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";

@@ -1,4 +1,5 @@
-import { Mark, type ItemId, type Stow, type Use } from "@/core/model";
+import type { ItemId, Mark, Stow, Use } from "@/core/model";
+import { markOf } from "@/core/model/plain-mark";
 import type { Panel } from "../panel/panel-questions";
 import { nextUnmarked, pocketsOf, type Marks, type Thing } from "./pockets";
 
@@ -56,7 +57,7 @@ export const focusedOf = (things: readonly [Thing, ...Thing[]], focus: ItemId): 
 
 /** A mark with more said of it: what was said before stays, whatever key comes after. */
 const markWith = (known: Mark | null | undefined, more: Partial<Mark> & Pick<Mark, "use">): Mark => ({
-  ...(known ?? Mark.parse({ use: more.use })),
+  ...(known ?? markOf(more.use)),
   ...more,
 });
 

@@ -1,8 +1,9 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import { toast } from "sonner";
-import { Mark, type TripId } from "@/core/model";
+import { tell } from "@/ui/notice/notice";
+import type { TripId } from "@/core/model";
+import { markInFile } from "@/core/model/plain-mark";
 import { count } from "@/core/units/speak";
 import { sendMark } from "@/ui/marks/send-mark";
 import { useRefresh } from "@/ui/use-refresh";
@@ -25,7 +26,7 @@ export function useUnpacking(trip: TripId, things: readonly [Thing, ...Thing[]])
       setSending((n) => n + changes.length);
       for (const { item, mark } of changes) {
         // What is not saved is told by the page's own line of what waits.
-        void sendMark({ trip, item, mark: mark && Mark.encode(mark) })
+        void sendMark({ trip, item, mark: mark && markInFile(mark) })
           .catch(() => null)
           .finally(() => setSending((n) => n - 1));
       }
@@ -39,7 +40,7 @@ export function useUnpacking(trip: TripId, things: readonly [Thing, ...Thing[]])
       latest.current = next;
       setState(next);
       send(changes);
-      if (what.do === "undo") toast(takenBack(changes, things));
+      if (what.do === "undo") tell(takenBack(changes, things));
     },
     [things, send],
   );

@@ -1,14 +1,15 @@
+import type { Frost, Symptom, Mark } from "@/core/model";
 import {
-  Cause,
-  ComplaintWhat,
-  ExitHow,
-  Frost,
-  Mark,
-  OwnerCall,
-  Trouble,
-  WhyUnused,
-  type Symptom,
-} from "@/core/model";
+  CAUSES,
+  COMPLAINT_WHATS,
+  EXIT_HOWS,
+  FROSTS,
+  OWNER_CALLS,
+  TROUBLES,
+  WHYS_UNUSED,
+  COSTS,
+  FIXES,
+} from "@/core/model/lists";
 import type { Thing } from "../pack/pockets";
 
 export const FROST_WORDS: Readonly<Record<Frost, string>> = {
@@ -73,7 +74,7 @@ const several = <F extends "troubles" | "symptoms">(
 
 const COMPLAINT: PanelQuestion = {
   name: "What was wrong",
-  answers: ComplaintWhat.options.map((what) => {
+  answers: COMPLAINT_WHATS.map((what) => {
     const without = ({ complaints = [] }: Said) => complaints.filter((each) => each.what !== what);
     return {
       word: what,
@@ -108,7 +109,7 @@ const COMPLAINT_ON: PanelQuestion = {
 
 const EXIT: PanelQuestion = {
   name: "It left the pack",
-  answers: ExitHow.options.map((how) => ({
+  answers: EXIT_HOWS.map((how) => ({
     word: how,
     isGiven: ({ exit }) => exit?.how === how,
     give: ({ exit }) => ({ exit: { how, for: exit?.for ?? null } }),
@@ -116,14 +117,14 @@ const EXIT: PanelQuestion = {
   })),
 };
 
-const WHAT = several("How bad", "troubles", Trouble.options);
-const CAUSE = one("Why", "cause", Cause.options);
-const FIX = one("On the spot", "fix", Mark.shape.fix.unwrap().unwrap().options);
-const COST = one("It cost", "cost", Mark.shape.cost.unwrap().unwrap().options);
-const WHY = one("Why unused", "why", WhyUnused.options);
-const CALL = one("Your call", "call", OwnerCall.options);
+const WHAT = several("How bad", "troubles", TROUBLES);
+const CAUSE = one("Why", "cause", CAUSES);
+const FIX = one("On the spot", "fix", FIXES);
+const COST = one("It cost", "cost", COSTS);
+const WHY = one("Why unused", "why", WHYS_UNUSED);
+const CALL = one("Your call", "call", OWNER_CALLS);
 /** Asked in the row itself, where the trip had frost. */
-export const FROST = one("Frost", "frost", Frost.options, (frost) => FROST_WORDS[frost]);
+export const FROST = one("Frost", "frost", FROSTS, (frost) => FROST_WORDS[frost]);
 const seen = (symptoms: readonly Symptom[]) => several("To be seen on it", "symptoms", symptoms);
 
 export function questionsOf(panel: Panel, { freezes, symptoms }: Thing): readonly PanelQuestion[] {

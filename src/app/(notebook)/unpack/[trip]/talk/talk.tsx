@@ -3,12 +3,13 @@
 import { useMemo, useState, type KeyboardEvent } from "react";
 import type { Heard } from "@/core/hear/facts";
 import { piecesOf, type Named } from "@/core/hear/hear";
-import { STOWS, type ItemId, type Stow, type TripId } from "@/core/model";
+import type { ItemId, Stow, TripId } from "@/core/model";
+import { STOWS } from "@/core/model/lists";
 import { sayHeard } from "@/core/say/heard";
 import { count, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo, UNREACHED } from "@/ui/undo";
+import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
 import { takeTalk, takeTalkBack } from "../../actions";
 import { useHearing } from "./use-hearing";

@@ -1,5 +1,5 @@
-import { toast } from "sonner";
-import type { Answer } from "./form/answer";
+import { whatIsWrong, type Answer } from "../form/answer";
+import { tell, tellWrong } from "./notice";
 
 /** Said where an action never answered. */
 export const UNREACHED = "Not saved: the server can’t be reached.";
@@ -8,8 +8,8 @@ export const UNREACHED = "Not saved: the server can’t be reached.";
 export function sayWithUndo(says: string, undo: () => Promise<Answer<unknown>>, then: () => void): void {
   const takeBack = async () => {
     const answer = await undo().catch(() => null);
-    if (!answer?.ok) toast.error(answer ? Object.values(answer.fields)[0] : UNREACHED);
+    if (!answer?.ok) tellWrong(answer ? whatIsWrong(answer) : UNREACHED);
     then();
   };
-  toast(says, { action: { label: "Undo", onClick: () => void takeBack() } });
+  tell(says, () => void takeBack());
 }
