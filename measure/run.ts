@@ -29,6 +29,7 @@ import { ensureBuild } from "../scripts/setup.mjs";
 import { answers, freePort, launch, openBrowser } from "../tests/launch";
 import type { Page } from "playwright-core";
 import { seeded } from "../tests/seeded";
+import { firstLoads } from "./first-load";
 import { madeUpLog } from "./made-up-log";
 
 const ITEMS = 300;
@@ -497,6 +498,16 @@ const worstFiles = (): readonly (readonly [what: string, text: string])[] => [
   ["a log of 300 things, 200 trips, to be read whole", writeLogFile(madeUpLog(300, 200))],
 ];
 
+/** What the first load of each page brings, beside what the framework needs for any. */
+async function weightOfPages(): Promise<void> {
+  await ensureBuild();
+  const loads = firstLoads();
+  const least = Math.min(...loads.map(({ bytes }) => bytes));
+  const kilobytes = (bytes: number) => `${Math.round(bytes / 1024)} KB`;
+  console.log(`first load, gzip; the framework alone is ${kilobytes(least)}`);
+  for (const { page, bytes } of loads) console.log(`${kilobytes(bytes).padStart(8)}  ${page}`);
+}
+
 /** While a file is read that keeps its reader busy, another page answers as it does otherwise. */
 async function pagesBesideFiles(folder: string, snapshot: string): Promise<void> {
   const port = await freePort();
@@ -537,6 +548,7 @@ try {
   if (wants("growth")) await growthOfJudgement();
   if (wants("tracks")) await speedOfTracks();
   if (wants("hear")) await speedOfHearing();
+  if (wants("pages")) await weightOfPages();
   if (wants("trip")) await speedOfTripPage(folder);
   if (large && wants("server")) await weightOfServer(folder, large.snapshot);
   if (large && (wants("server") || wants("files"))) await pagesBesideFiles(folder, large.snapshot);

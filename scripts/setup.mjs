@@ -57,7 +57,7 @@ export async function ensurePackages() {
   console.error("Installing packages …");
   await run(
     process.platform === "win32" ? "npm.cmd" : "npm",
-    ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"],
+    ["install", "--include=dev", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"],
     { quiet: true },
   );
   writeFileSync(stamp, wanted);

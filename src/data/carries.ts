@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { groupBy } from "@/core/ledger/group";
+import { markOf } from "@/core/model/plain-mark";
 import { Carry, ItemId, Mark, TripId, type Use } from "@/core/model";
 import { columnsOf } from "./columns";
 import type { Db } from "./db";
@@ -130,11 +131,7 @@ export async function changeCarry(db: Db, change: CarryChange): Promise<Carry | 
   if ("out" in change) await removeCarries(db, trip, [item]);
   else {
     const mark =
-      "mark" in change
-        ? change.mark
-        : before?.mark
-          ? { ...before.mark, use: change.use }
-          : Mark.parse({ use: change.use });
+      "mark" in change ? change.mark : { ...(before?.mark ?? markOf(change.use)), use: change.use };
     await saveCarries(db, trip, [{ item, legs: before?.legs ?? null, shared: before?.shared ?? null, mark }]);
   }
   return before;

@@ -1,4 +1,5 @@
 import { Line, MOST_LINES, type TripId } from "@/core/model";
+import { inOrder } from "@/core/ledger/days";
 import type { Db } from "./db";
 import { Refused } from "./refused";
 
@@ -11,9 +12,7 @@ export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Pr
   if (!rows[0]) return false;
   const known = Line.array().parse(rows[0].lines);
   const ids = new Set(known.map(({ id }) => id));
-  const all = [...known, ...lines.filter(({ id }) => !ids.has(id))].sort((a, b) =>
-    a.at < b.at ? -1 : a.at > b.at ? 1 : 0,
-  );
+  const all = [...known, ...lines.filter(({ id }) => !ids.has(id))].sort((a, b) => inOrder(a.at, b.at));
   if (all.length > MOST_LINES) throw new Refused("That trip has as many lines as it can hold.");
   await db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(all)]);
   return true;

@@ -347,7 +347,8 @@ export function unitOfList(
   );
   const metric = cells.filter((cell) => /\b(k?g|grams?|kilos?)\b|\d\s*k?g\b/i.test(cell)).length;
   const imperial = cells.filter((cell) => /(oz|ounces?|lbs?|pounds?)\b/i.test(cell)).length;
-  return metric === imperial ? null : metric > imperial ? "g" : "oz";
+  if (metric === imperial) return null;
+  return metric > imperial ? "g" : "oz";
 }
 
 /** Said of a row that adds others up. */

@@ -3,3 +3,6 @@ export const GPX_LIMIT = 64 * 1024 * 1024;
 
 /** Largest list read, in bytes. */
 export const CSV_LIMIT = 5 * 1024 * 1024;
+
+/** Largest log read, in bytes: a reading a minute for five months. */
+export const THERMOMETER_LIMIT = 16 * 1024 * 1024;

@@ -12,9 +12,6 @@ export type ReadThermometer =
       readonly asks?: "unit";
     };
 
-/** Largest log read, in bytes: a reading a minute for five months. */
-export const THERMOMETER_LIMIT = 16 * 1024 * 1024;
-
 /**
  * ISO, or year first; or day first where a day over 12 shows it. Seconds and a zone are left out: the clock
  * is the walker's.

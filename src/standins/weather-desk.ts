@@ -84,11 +84,12 @@ function forecast(place: string, climate: Climate, on: string, ahead: number): W
   const error = spread * normal(random);
   // The further ahead, the likelier that rain is missed or made up.
   const isMistaken = random() < Math.min(0.4, 0.04 * ahead);
+  const otherRain = truth.rain > 0 ? 0 : 3;
   return {
     on,
     low: tenth(truth.low + error),
     high: tenth(truth.high + error),
-    rain: isMistaken ? (truth.rain > 0 ? 0 : 3) : truth.rain,
+    rain: isMistaken ? otherRain : truth.rain,
     sun: truth.sun,
     wind: truth.wind,
     doubt: tenth(EIGHTY * spread),

@@ -23,11 +23,10 @@ export function VerbWord({
   leaning?: boolean;
   className?: string;
 }) {
-  return (
-    <span
-      className={`${leaning ? "font-medium italic text-muted" : urgency === "watch" && !stays(verb) ? "text-muted font-semibold" : LOOK[VERBS[verb].look]} whitespace-nowrap ${className}`}
-    >
-      {verb}
-    </span>
-  );
+  return <span className={`${lookOf(verb, urgency, leaning)} whitespace-nowrap ${className}`}>{verb}</span>;
+}
+
+function lookOf(verb: Verb, urgency: Urgency | undefined, leaning: boolean): string {
+  if (leaning) return "font-medium italic text-muted";
+  return urgency === "watch" && !stays(verb) ? "text-muted font-semibold" : LOOK[VERBS[verb].look];
 }

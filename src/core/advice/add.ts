@@ -1,7 +1,7 @@
 import type { Book } from "../ledger/book";
 import { groupBy } from "../ledger/group";
 import type { Outing } from "../ledger/outing";
-import type { Job, Missed, Ruling } from "../model";
+import type { Job, Missed, Ruling, Urgency } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
 import { inPlain, isCalled } from "../trade/names";
@@ -59,11 +59,7 @@ function missed(book: Book): Found[] {
     const sure = its.length > 1 || grave;
     const base = {
       verb: "add" as const,
-      urgency: grave
-        ? ("before next trip" as const)
-        : sure
-          ? ("when convenient" as const)
-          : ("watch" as const),
+      urgency: urgencyToAdd(grave, sure),
       sureness: sure ? ("sure" as const) : ("leaning" as const),
       trips: its.map(({ outing }) => outing.trip.id),
     };
@@ -114,4 +110,10 @@ function jobsUndone({ settings, items, outings, next }: Book): Found[] {
     });
     return [{ ...finding, what: rule.lacking, job, times: 0, owned: null }];
   });
+}
+
+/** How soon something missed is to be got: by what lacking it costs, then by how sure it is. */
+function urgencyToAdd(grave: boolean, sure: boolean): Urgency {
+  if (grave) return "before next trip";
+  return sure ? "when convenient" : "watch";
 }

@@ -26,7 +26,8 @@ export function doingOf(log: Log, { item, book }: Case, finding: Finding): Doing
     return !verdicts.some((each) => each.verb === verb && each.reason === reason);
   };
   const remedy = VERBS[verb].remedies.find(settles);
-  return remedy ? { log: remedy, service: null } : verb === "replace" ? { leaves: "worn out" } : null;
+  if (remedy) return { log: remedy, service: null };
+  return verb === "replace" ? { leaves: "worn out" } : null;
 }
 
 /** How a verdict is done with: something is logged, or the thing graded. */

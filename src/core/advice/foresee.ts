@@ -43,15 +43,12 @@ export function callOn(
   next: Pick<NextOuting, "nights" | "strength">,
   { outings }: Pick<Book, "outings">,
 ): Call {
-  const strength = (trigger: Trigger): Strength | undefined =>
-    trigger === "always"
-      ? "strong"
-      : (next.strength(trigger) ??
-        (trigger === "darkness" || trigger === "camp time"
-          ? next.nights > 0
-            ? "some"
-            : "none"
-          : undefined));
+  const strength = (trigger: Trigger): Strength | undefined => {
+    if (trigger === "always") return "strong";
+    const isOfNights = trigger === "darkness" || trigger === "camp time";
+    const byNights = next.nights > 0 ? "some" : "none";
+    return next.strength(trigger) ?? (isOfNights ? byNights : undefined);
+  };
   const calling = item.triggers.filter((trigger) => (strength(trigger) ?? "none") !== "none");
   if (calling.length > 0) return { is: "called", triggers: calling, chance: 1 };
   const unknown = item.triggers.filter((trigger) => strength(trigger) === undefined);

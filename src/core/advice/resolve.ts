@@ -94,7 +94,8 @@ export function precedence(finding: Ruled, one: Pick<Case, "item">): number {
   const { verb, urgency, ruling } = finding;
   const putOff = ruling?.decision === "later" ? PUT_OFF : 0;
   const presses = isCritical(one) && VERBS[verb].pressing && urgency !== "watch";
-  const pressing = presses || isLaw(finding) ? 0 : isWord(finding) ? BY_WORD : NOT_PRESSING;
+  const unpressing = isWord(finding) ? BY_WORD : NOT_PRESSING;
+  const pressing = presses || isLaw(finding) ? 0 : unpressing;
   return putOff + (isRoutine(finding) ? ROUTINE : 0) + pressing + VERBS[verb].order;
 }
 

@@ -184,12 +184,8 @@ export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings
   const since = taken.filter(({ on }) => lifted === undefined || on >= lifted);
   return item.rules.readings.flatMap((rule) => {
     const of = since.flatMap(({ on, x, from }) => {
-      const y =
-        rule.what === CONDITION.what
-          ? from?.condition
-          : from?.reading?.what === rule.what
-            ? from.reading.value
-            : null;
+      const reading = from?.reading?.what === rule.what ? from.reading.value : null;
+      const y = rule.what === CONDITION.what ? from?.condition : reading;
       return y == null ? [] : [{ x, y, on }];
     });
     return of.length ? [{ rule, points: of.map(({ x, y }) => ({ x, y })), last: of.at(-1)!.on }] : [];

@@ -236,11 +236,7 @@ export function openCase(item: FullItem, surveyed: Survey): Case {
     survey: surveyed,
     kind: item.rules,
     school: book.rules.school,
-    standing: departure
-      ? "gone"
-      : book.carriedOf(item.id).length || book.next.items?.has(item.id)
-        ? "active"
-        : "at home",
+    standing: departure ? "gone" : standingOf(item, book),
     left: departure ? null : leftIn(item, totals, readings, book, surveyed.beliefs),
     wearCost: surveyed.wearCosts.get(costKey(item)) ?? null,
     marked: own,
@@ -320,3 +316,7 @@ export function successorOf({ item, marked: own, survey }: Case): FullItem | nul
     }) ?? null
   );
 }
+
+/** Of what has not left: it goes along, or has lain at home so far. */
+const standingOf = ({ id }: FullItem, book: Book): Case["standing"] =>
+  book.carriedOf(id).length > 0 || book.next.items?.has(id) ? "active" : "at home";

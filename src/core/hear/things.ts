@@ -263,5 +263,6 @@ function fitOf(words: readonly string[], own: readonly string[]): number {
   if (all) return exact ? 6 : 5;
   // "Pair 3", of several.
   if (words[0] === "pair" && /^\d/.test(words[1]!)) return 4;
-  return words.some((word, n) => !NOT_ALONE.has(met[n]!) && !/^\d/.test(word)) ? (exact ? 4 : 3.5) : 0;
+  if (!words.some((word, n) => !NOT_ALONE.has(met[n]!) && !/^\d/.test(word))) return 0;
+  return exact ? 4 : 3.5;
 }

@@ -65,19 +65,16 @@ function checkOf(
   const seen = book.entriesOf(item.id).findLast(({ what }) => LOOKED.includes(what))?.on ?? null;
   const mended = history.lastMended !== null && history.lastMended > (last ?? "");
   const near = item.expires !== null && daysBetween(book.today, item.expires) <= DATE_NEAR;
-  const why =
-    afterStore && look?.store
-      ? "store"
-      : mended
-        ? "mended"
-        : near
-          ? "date"
-          : kind.contents
-            ? "used up"
-            : look
-              ? "season"
-              : null;
-  if (why === null) return null;
+  // The first that holds is why.
+  const whys: readonly (readonly [ReadyCheck["why"], boolean | undefined])[] = [
+    ["store", afterStore && look?.store],
+    ["mended", mended],
+    ["date", near],
+    ["used up", kind.contents],
+    ["season", look !== null],
+  ];
+  const why = whys.find(([, holds]) => holds)?.[0];
+  if (!why) return null;
   return {
     item,
     look: why === "mended" && !look ? "Try what was mended" : (look?.what ?? "Read its date"),

@@ -50,14 +50,11 @@ function countsOf(one: Case, book: Book): ServiceDue[] {
   ];
 }
 
-const standingOf = (since: number, every: number, ahead: number): ServiceDue["standing"] | null =>
-  since >= every * OVERDUE
-    ? "overdue"
-    : since >= every
-      ? "due"
-      : since >= every * SOON || since + ahead >= every
-        ? "soon"
-        : null;
+function standingOf(since: number, every: number, ahead: number): ServiceDue["standing"] | null {
+  if (since >= every * OVERDUE) return "overdue";
+  if (since >= every) return "due";
+  return since >= every * SOON || since + ahead >= every ? "soon" : null;
+}
 
 /** What the next trip adds to a count of the owner's own, where the thing is used on it. */
 function ownAhead(unit: ServiceUnit, { next, today }: Book): number {

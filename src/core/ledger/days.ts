@@ -9,7 +9,7 @@ export function daysBetween(from: string, to: string): number {
  * Order of two ISO dates (or ids), the earlier first. Much quicker than a comparison by language, which they
  * don't need.
  */
-export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+export const inOrder = (a: string, b: string): number => Number(a > b) - Number(a < b);
 
 /** So many days later, as an ISO date. */
 export const daysAfter = (day: string, days: number): string =>

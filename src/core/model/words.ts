@@ -17,12 +17,12 @@ import {
   TERRAINS,
   TRIGGERS,
   TROUBLES,
-  URGENCIES,
   USES,
   VERB_NAMES,
   WEAR_UNITS,
   WHYS_UNUSED,
 } from "./lists";
+import type { URGENCIES } from "./lists";
 
 /**
  * The closed lists of the trade's words that records are made of. What each of them means to the engine

@@ -159,7 +159,8 @@ function seldomWanted(one: Case): Finding | null {
   const high = chanceQuantile(use.called, CONFIDENCE);
   const idle = marked.filter(({ outing }) => use.calledUnused.includes(outing.trip.id));
   const isFirm = surenessBelow(use.called, HALF) >= FIRM;
-  const sureness = isFirm ? (high < school.dropLine * 0.7 ? "sure" : "likely") : "leaning";
+  const firm = high < school.dropLine * 0.7 ? "sure" : "likely";
+  const sureness = isFirm ? firm : "leaning";
   const uses = use.calledUsed.length;
   return found({
     ...leave(one, idle, sureness),

@@ -49,8 +49,8 @@ export function keep(one: Case): Finding {
   const counts = { used: totals.used.trips, trips: marked.length };
   // Kept, though it may well not last the walk ahead, is kept with a doubt.
   const doubtful = one.left !== null && one.left.givesOut > one.book.rules.tooLikely[item.consequence];
-  const sureness: Sureness =
-    doubtful || marked.length === 0 ? "perhaps" : marked.length >= A_RECORD ? "sure" : "likely";
+  const byRecord: Sureness = marked.length >= A_RECORD ? "sure" : "likely";
+  const sureness: Sureness = doubtful || marked.length === 0 ? "perhaps" : byRecord;
   const base = {
     verb: "keep" as const,
     urgency: "watch" as const,

@@ -33,13 +33,14 @@ function pastItsDate(one: Case): Finding | null {
   const daysLeft = daysBetween(book.today, item.expires);
   const onTrip = daysLeft > 0 && book.next.ends !== null && item.expires <= book.next.ends;
   if (daysLeft > (book.next.ends ? 0 : DATE_NEAR_DAYS) && !onTrip) return null;
+  const soonOrPast = daysLeft > 0 ? "soon" : "past";
   return found({
     verb: "replace",
     reason: "past its date",
     facts: {
       expires: item.expires,
       daysLeft,
-      falls: onTrip ? "on the trip" : daysLeft > 0 ? "soon" : "past",
+      falls: onTrip ? "on the trip" : soonOrPast,
     },
     urgency: daysLeft <= 0 ? urgencyOf(one) : "before next trip",
     sureness: "sure",

@@ -22,8 +22,10 @@ export const urgencyBy = (sureness: Sureness): Urgency =>
   sureness === "leaning" ? "watch" : "before next trip";
 
 /** How soon something is to be seen to, by what its failing would cost. */
-export const urgencyOf = (one: Case): Urgency =>
-  isCritical(one) ? "now" : RANK[one.item.consequence] === 1 ? "before next trip" : "when convenient";
+export function urgencyOf(one: Case): Urgency {
+  if (isCritical(one)) return "now";
+  return RANK[one.item.consequence] === 1 ? "before next trip" : "when convenient";
+}
 
 /** A telling as a fact: how often, and over how many of its chances. */
 export const said = ({ marks, chances }: Told, { use }: Case) => ({

@@ -191,12 +191,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
 
   "open trouble": ({ trouble, patched, mishap }, told) => {
     const held = patched ? " The patch held the trip out; mend it properly." : " Mend it.";
-    const claim =
-      trouble.cause === "defect"
-        ? covered(told)
-          ? " The warranty should cover it."
-          : " If it is new, an exchange is as good."
-        : "";
+    const exchange = covered(told)
+      ? " The warranty should cover it."
+      : " If it is new, an exchange is as good.";
+    const claim = trouble.cause === "defect" ? exchange : "";
     return `${capital(sayTrouble(trouble))}.${mishap ? " A mishap: the thing itself is sound." : ""}${held}${claim}`;
   },
 
@@ -458,12 +456,10 @@ function usedOn(used: number, trips: number, told: Told): string {
 }
 
 /** Why another took its place, where its last marks say. */
-const whyGone = ({ mark }: Departure) =>
-  mark?.troubles.includes("failed") || mark?.troubles.includes("damaged")
-    ? " when it broke"
-    : mark?.complaints.length
-      ? " after a complaint"
-      : "";
+function whyGone({ mark }: Departure): string {
+  if (mark?.troubles.some((trouble) => trouble !== "nuisance")) return " when it broke";
+  return mark?.complaints.length ? " after a complaint" : "";
+}
 
 /** It goes along, and may not last the walk ahead: so much is said. */
 const mayGiveOut = ({ one: { left, item, book } }: Told) =>

@@ -19,10 +19,10 @@ export function sayRate(
   const isLong = over === "km" && units.distance === "mi";
   const value = isLong ? (perOne * METRES_PER_MILE) / 1000 : perOne;
   const shown = unit === "g" && units.weight === "oz" ? value / GRAMS_PER_OUNCE : value;
-  const digits = shown < 1 ? 2 : shown < 10 ? 1 : 0;
+  const digits = [1, 10].filter((less) => shown < less).length;
   const name = unit === "g" && units.weight === "oz" ? "oz" : unit;
   return `${Number(shown.toFixed(digits))}${name && `\u00a0${name}`} ${sayOver(over, units)}`;
 }
 
 const sayOver = (over: RateOver, units: Units) =>
-  over === "km" ? `a ${units.distance}` : over === "L boiled" ? "a litre boiled" : `a ${over}`;
+  ({ km: `a ${units.distance}`, "L boiled": "a litre boiled", night: "a night", day: "a day" })[over];

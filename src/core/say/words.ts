@@ -49,8 +49,10 @@ export const wearNumber = (wear: number, unit: WearUnit, units: Units) =>
   unit === "m" ? wear / metresIn(units) : wear;
 export const wearFromNumber = (value: number, unit: WearUnit, units: Units) =>
   unit === "m" ? value * metresIn(units) : value;
-export const wearUnitName = (unit: WearUnit, units: Units) =>
-  unit === "m" ? units.distance : unit === "called days" ? "days in use" : unit;
+export function wearUnitName(unit: WearUnit, units: Units): string {
+  if (unit === "m") return units.distance;
+  return unit === "called days" ? "days in use" : unit;
+}
 
 /** A reading with its unit: "2.4 mm", "3 of 5". */
 export const sayReading = ({ unit }: Pick<ReadingRule, "unit">, value: number) =>
@@ -97,7 +99,8 @@ export const quoted = (note: string | undefined) => {
 
 /** What happened, where, in the owner's words where there are any. */
 export function sayTrouble({ mark, entry, failed, outing, symptoms, on }: Incident): string {
-  const what = symptoms.length ? symptomWords(symptoms) : failed ? "failed" : "damaged";
+  const harm = failed ? "failed" : "damaged";
+  const what = symptoms.length ? symptomWords(symptoms) : harm;
   const where = outing ? `on ${outing.trip.name}` : `between trips, on ${sayDay(on)}`;
   const led = failed && symptoms.length ? `failed: ${what}` : what;
   return `${led} ${where}${quoted(mark?.note || entry?.note)}`;
@@ -117,15 +120,19 @@ export const complaintWords = (complaints: readonly Complaint[]) =>
 export const betterThan = ([first]: readonly Complaint[]) => first && COMPLAINT_RULES[first.what].better;
 
 /** How it left: "lost on Slate way". */
-export const sayDeparture = ({ how, outing, on }: Departure) =>
-  `${how}${outing ? ` on ${outing.trip.name}` : on ? ` on ${sayDay(on)}` : ""}`;
+export function sayDeparture({ how, outing, on }: Departure): string {
+  const when = outing?.trip.name ?? (on && sayDay(on));
+  return when ? `${how} on ${when}` : how;
+}
 
 /** A trigger as the end of "when you expect …". */
 export const sayTrigger = (trigger: Trigger) => TRIGGER_RULES[trigger].words;
 
 /** What calls for it: "strong sun", "no frost". */
-export const sayCaller = ({ trigger, at, without }: Caller) =>
-  `${without ? "no " : ""}${at === "strong" ? (trigger === "freezing" || trigger === "cold" ? "hard " : "strong ") : ""}${sayTrigger(trigger)}`;
+export function sayCaller({ trigger, at, without }: Caller): string {
+  const much = trigger === "freezing" || trigger === "cold" ? "hard " : "strong ";
+  return (without ? "no " : "") + (at === "strong" ? much : "") + sayTrigger(trigger);
+}
 
 /** "rain or wind"; null where nothing calls. */
 export const sayTriggers = (triggers: readonly Trigger[], last: "or" | "and" = "or") =>

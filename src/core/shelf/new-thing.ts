@@ -1,7 +1,7 @@
 import type { Item } from "../model";
 import { cutTo, slug } from "../model/slug";
 import { kindOf } from "../trade/names";
-import type { HowCome } from "./how-come";
+import type { HowCome, OlderIs } from "./how-come";
 import type { ParsedLine } from "./parse-line";
 
 const PAST: Readonly<Record<HowCome, Item["past"]>> = {
@@ -34,10 +34,6 @@ export const newThing = (
   owner: how === "borrowed" ? (owner ?? "somebody else") : null,
   acquired: how === "had already" ? null : on,
 });
-
-/** What became of the thing that a new one took over from. */
-export const OLDER_IS = ["worn out", "retired", "still in use"] as const;
-export type OlderIs = (typeof OLDER_IS)[number];
 
 /**
  * Whom a new thing of a kind may take over from: what is in use of that kind, if the kind wears; the last to

@@ -23,8 +23,10 @@ export interface WeatherDesk {
 }
 
 /** How strong a thing is, from how many of the days had it, and whether any had much of it. */
-const strength = (share: number, isMuch: boolean, strongFrom: number): Strength =>
-  share === 0 ? "none" : isMuch || share >= strongFrom ? "strong" : "some";
+function strength(share: number, isMuch: boolean, strongFrom: number): Strength {
+  if (share === 0) return "none";
+  return isMuch || share >= strongFrom ? "strong" : "some";
+}
 
 /** Conditions of a trip as days of weather make them. Lines are common practice, no source. */
 export function conditionsOf(days: readonly WeatherDay[]): Partial<Record<Trigger, Strength>> {

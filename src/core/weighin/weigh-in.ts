@@ -147,7 +147,7 @@ export const countsAs = (item: FullItem): Load =>
 /** What was along as a leg began; all of it where there is none. */
 const alongOn = (leg: LegId | undefined, packed: readonly Packed[]) =>
   packed.filter(({ carry, shares }) => {
-    const share = leg === undefined ? 1 : shares === null ? 1 : (shares.get(leg) ?? 0);
+    const share = leg === undefined || shares === null ? 1 : (shares.get(leg) ?? 0);
     // What joined in mid-leg took the place of what left in it: it counts from the next leg on.
     return share > 0 && (share === 1 || carry.mark?.exit != null || carry.legs !== null);
   });
@@ -170,7 +170,8 @@ const suppliesOut = ({ trip }: Outing) =>
   trip.supplies.reduce((sum, supply) => {
     if (sortOf(supply) === "fuel" || sortOf(supply) === "power") return sum;
     const { value, unit } = inBaseUnit(supply.out, supply.unit);
-    return sum + (unit === "g" ? value : unit === "L" ? value * GRAMS_PER_LITRE : 0);
+    if (unit === "L") return sum + value * GRAMS_PER_LITRE;
+    return unit === "g" ? sum + value : sum;
   }, 0);
 
 const totals = <K>(packed: readonly Packed[], keyOf: (item: FullItem) => K): (readonly [K, number])[] =>

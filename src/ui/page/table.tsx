@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 
 /** One column: its head, and what a row shows in it. */
-export interface Column<Row> {
+interface Column<Row> {
   readonly head: ReactNode;
   readonly cell: (row: Row) => ReactNode;
   /** A figure: to the right, in figures of one width. */

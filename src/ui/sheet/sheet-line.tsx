@@ -22,7 +22,7 @@ export interface Span {
 export const BLOCK = 4;
 
 /** Whole numbers from one to another, both included. */
-export const numbersIn = (from: number, to: number) =>
+const numbersIn = (from: number, to: number) =>
   Array.from({ length: Math.max(0, to - from + 1) }, (_, n) => from + n);
 
 export const GroupLine = memo(function GroupLine({

@@ -1,14 +1,16 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useOptimistic, useState, useTransition } from "react";
+import { lazy, Suspense, useOptimistic, useState, useTransition } from "react";
 import type { OwnLives } from "@/core/compare/own-lives";
 import type { SchoolName, Settings } from "@/core/model";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { keepSettings } from "./actions";
-import { NumbersForm } from "./numbers/numbers-form";
 import { Schools } from "./schools";
 import { UnitsAndLook } from "./units-and-look";
+
+// The trade's own numbers are looked at seldom: they come after the page.
+const NumbersForm = lazy(() => import("./numbers/numbers-form"));
 
 interface SettingsFormProps {
   readonly settings: Settings;
@@ -25,7 +27,9 @@ export function SettingsForm({ settings, theme, lives, effects }: SettingsFormPr
     <div className="space-y-8">
       <UnitsAndLook now={now} theme={theme} errors={errors} onKeep={keep} />
       <Schools chosen={now.school} effects={effects} onChoose={(school) => keep({ ...now, school })} />
-      <NumbersForm settings={kept} lives={lives} errors={errors} keep={keep} />
+      <Suspense>
+        <NumbersForm settings={kept} lives={lives} errors={errors} keep={keep} />
+      </Suspense>
     </div>
   );
 }

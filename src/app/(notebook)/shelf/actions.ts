@@ -4,9 +4,11 @@ import { z } from "zod";
 import { isHeavy, itemProblems, oddOf, placeProblems } from "@/core/ledger/check";
 import { namedAt } from "@/core/ledger/named";
 import { Item, ItemId, ItemState, MOST_WEIGHTS, Weighing } from "@/core/model";
-import { newThing, OLDER_IS, takeOver } from "@/core/shelf/new-thing";
+import { OLDER_IS } from "@/core/shelf/how-come";
+import { newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { slug } from "@/core/model/slug";
+import { guessKind } from "@/core/trade/names";
 import { Text } from "@/core/units/text";
 import { carriesOf } from "@/data/carries";
 import type { Db } from "@/data/db";
@@ -196,6 +198,8 @@ export async function addWish(raw: Record<string, unknown>, sure: boolean): Prom
     const named = Item.pick({ name: true }).parse(raw);
     const wish = Item.safeParse({
       ...raw,
+      // Left blank, its name tells.
+      kind: raw.kind || guessKind(named.name).id,
       id: slug(named.name, new Set(items.map(({ id }): string => id))),
       state: "wished",
     });

@@ -2,11 +2,12 @@
 
 import { useState } from "react";
 import type { Item } from "@/core/model";
-import { mayTakeOver, OLDER_IS, type OlderIs } from "@/core/shelf/new-thing";
-import { parseLine } from "@/core/shelf/parse-line";
+import type { ParsedLine } from "@/core/shelf/parse-line";
+import { OLDER_IS, type OlderIs } from "@/core/shelf/how-come";
 import { sayMass, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
+import { useLoaded } from "@/ui/use-loaded";
 import { useAddLine } from "./use-add-line";
 
 type InUse = Pick<Item, "id" | "name" | "kind" | "state">;
@@ -21,6 +22,9 @@ interface AddLineProps {
 
 const NOBODY = "";
 
+/** What a line is read by: the trade's table of kinds, which comes with the first letter. */
+const READER = () => import("@/core/shelf/read-line");
+
 /** One line of typing puts a thing on the shelf; what was understood shows below as it is typed. */
 export function AddLine({ units, first, inUse }: AddLineProps) {
   const [line, setLine] = useState(first);
@@ -30,8 +34,9 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
     setLine("");
     setAfter(NOBODY);
   });
-  const read = parseLine(line, units.weight);
-  const olders = mayTakeOver(inUse, read.kind);
+  const reader = useLoaded(READER, line !== "");
+  const read = reader?.parseLine(line, units.weight);
+  const olders = read && reader ? reader.mayTakeOver(inUse, read.kind) : [];
   const older = olders.find(({ id }) => id === after);
   const add = (sure: boolean) => send(line, older ? { item: older.id, is } : null, sure);
   return (
@@ -61,7 +66,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
         </button>
       </div>
       <p className="hint mt-1 min-h-6" aria-live="polite">
-        {line.trim() === ""
+        {line.trim() === "" || !read
           ? "Name, weight and place, in any order; the rest can wait."
           : sayRead(read, units)}
       </p>
@@ -86,7 +91,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
   );
 }
 
-const sayRead = ({ name, weight, stow, kind, pieces }: ReturnType<typeof parseLine>, units: Units) =>
+const sayRead = ({ name, weight, stow, kind, pieces }: ParsedLine, units: Units) =>
   [
     name || "no name yet",
     weight ? sayMass(weight.g, units) : "no weight yet",

@@ -2,7 +2,7 @@ import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { sayWithUndo } from "@/ui/notice/undo";
 import type { ItemId } from "@/core/model";
-import type { OlderIs } from "@/core/shelf/new-thing";
+import type { OlderIs } from "@/core/shelf/how-come";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { addLine, takeLineBack } from "./actions";
 

@@ -4,7 +4,7 @@ import type { Stage } from "@/core/plan/stages";
 import { sayDistance, sayHeight, sayMass, type Units } from "@/core/units/speak";
 
 /** Something that may give out on the way. */
-export interface Weak {
+interface Weak {
   readonly id: string;
   readonly name: string;
   readonly metres: number;

@@ -8,7 +8,7 @@ import type { NumbersFormProps } from "./numbers-props";
 import { SchoolNumbers } from "./school-numbers";
 
 /** The numbers of the trade, each with its default and source, that an owner may put their own in place of. */
-export function NumbersForm(props: NumbersFormProps) {
+export default function NumbersForm(props: NumbersFormProps) {
   const changed = changedIn(props.settings);
   return (
     <>

@@ -1,7 +1,8 @@
 import type { ReactNode } from "react";
 import { count } from "@/core/units/speak";
 import type { CsvRow } from "@/formats/items-csv";
-import type { ListState, ReadList } from "./list-state";
+import type { ReadList } from "./list-read";
+import type { ListState } from "./list-state";
 
 /** Bad rows told at once; a list of more is mended in its program. */
 const BAD_SHOWN = 30;

@@ -8,22 +8,13 @@ import { CSV_LIMIT } from "@/formats/limits";
 import { whatIsWrong } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
+import { useLoaded } from "@/ui/use-loaded";
 import { importItems } from "../actions";
-import { Columns } from "./columns";
-import { BadRows, Doubts } from "./doubts";
-import {
-  mayKeep,
-  mended,
-  NO_LIST,
-  otherList,
-  readList,
-  tableOf,
-  type ListState,
-  type ReadList,
-  type Shelf,
-  type Table,
-} from "./list-state";
-import { Preview } from "./preview";
+import type { ReadList, Shelf } from "./list-read";
+import { NO_LIST, otherList } from "./list-state";
+
+/** What reads a list, which comes with it: the trade's table of kinds, and a reader of tables. */
+const READER = () => import("./reader");
 
 /** Choose, map, look, keep: all of the good rows go in together, or none do. */
 export function ImportList({ owned, unit }: Shelf) {
@@ -31,7 +22,8 @@ export function ImportList({ owned, unit }: Shelf) {
   const [state, setState] = useState(NO_LIST);
   const [failed, setFailed] = useState<string>();
   const [busy, start] = useTransition();
-  const table = useMemo(() => tableOf(state), [state]);
+  const reader = useLoaded(READER, state.text !== "");
+  const table = useMemo(() => reader?.tableOf(state.text) ?? null, [reader, state.text]);
   const another = (text: string) => {
     setFailed(undefined);
     setState(otherList(state, text));
@@ -72,8 +64,8 @@ export function ImportList({ owned, unit }: Shelf) {
         error={failed ?? (table && !table.ok ? table.why : undefined)}
         spellCheck={false}
       />
-      {table?.ok && (
-        <Looked
+      {reader && table?.ok && (
+        <reader.Looked
           state={state}
           table={table}
           shelf={{ owned, unit }}
@@ -83,59 +75,5 @@ export function ImportList({ owned, unit }: Shelf) {
         />
       )}
     </div>
-  );
-}
-
-interface LookedProps {
-  readonly state: ListState;
-  readonly table: Table;
-  readonly shelf: Shelf;
-  readonly busy: boolean;
-  readonly onChange: (state: ListState) => void;
-  readonly onKeep: (read: ReadList) => void;
-}
-
-/** The list as it is read: its columns, what is doubtful of it, and what it comes to. */
-function Looked({ state, table, shelf: { owned, unit }, busy, onChange, onKeep }: LookedProps) {
-  const read = useMemo(() => readList(state, table, { owned, unit }), [state, table, owned, unit]);
-  return (
-    <>
-      <Columns
-        header={table.header}
-        mapping={read.mapping}
-        onMap={(chosen) => onChange({ ...state, chosen })}
-      />
-      <BadRows rows={read.bad} />
-      <Doubts read={read} state={state} onChange={onChange} />
-      {read.rows.length > 0 && (
-        <Preview
-          rows={read.rows}
-          doubles={state.doubles}
-          onMend={(line, field, value) => onChange(mended(state, line, field, value))}
-        />
-      )}
-      {read.listUnit && read.listUnit !== unit && (
-        <label className="flex items-start gap-2 border-l-4 border-rule-strong pl-4">
-          <input
-            type="checkbox"
-            className="mt-1 size-5"
-            checked={state.takeUnit}
-            onChange={({ target }) => onChange({ ...state, takeUnit: target.checked })}
-          />
-          <span>
-            This list is in {read.listUnit === "oz" ? "ounces and pounds" : "grams and kilos"}. Tick this to
-            have all weights said so from now on.
-          </span>
-        </label>
-      )}
-      <button
-        type="button"
-        className="btn btn-leaf"
-        disabled={busy || !mayKeep(read, state)}
-        onClick={() => onKeep(read)}
-      >
-        Put {count(read.good.length, "thing")} on the shelf
-      </button>
-    </>
   );
 }

@@ -1,13 +1,4 @@
-import {
-  guessMapping,
-  readItems,
-  readTable,
-  unitOfList,
-  type CsvField,
-  type CsvRow,
-  type Mapping,
-  type Mends,
-} from "@/formats/items-csv";
+import type { Mapping, Mends } from "@/formats/items-csv";
 
 /** A list as it was given, and all that was said of it since: plain data. */
 export interface ListState {
@@ -44,62 +35,3 @@ export const otherList = (state: ListState, text: string): ListState => ({
   sure: false,
   mends: new Map(),
 });
-
-export const mended = (state: ListState, line: number, field: CsvField, value: string): ListState => ({
-  ...state,
-  mends: new Map(state.mends).set(line, { ...state.mends.get(line), [field]: value }),
-});
-
-/** Where the list goes: what is on the shelf already, and the unit of a bare number. */
-export interface Shelf {
-  readonly owned: readonly string[];
-  readonly unit: "g" | "oz";
-}
-
-/** The table that was given, or why it is none; null: there is no text yet. */
-export const tableOf = ({ text }: ListState) => (text.trim() === "" ? null : readTable(text));
-export type Table = Extract<ReturnType<typeof readTable>, { ok: true }>;
-
-/** What the list comes to. */
-export interface ReadList {
-  readonly mapping: Mapping;
-  readonly listUnit: ReturnType<typeof unitOfList>;
-  /** All that may go in; without what looks like a heading, until that is asked for. */
-  readonly rows: readonly CsvRow[];
-  readonly aside: readonly CsvRow[];
-  readonly several: readonly CsvRow[];
-  readonly bad: readonly CsvRow[];
-  readonly twice: readonly CsvRow[];
-  readonly heavy: readonly CsvRow[];
-  readonly good: readonly NonNullable<CsvRow["item"]>[];
-}
-
-export function readList(state: ListState, table: Table, { owned, unit }: Shelf): ReadList {
-  const { chosen, each, mends, asides, doubles } = state;
-  const mapping = chosen ?? guessMapping(table.header);
-  const all =
-    mapping.name === undefined
-      ? []
-      : readItems(table.header, table.rows, mapping, new Set(owned), unit, {
-          start: table.start,
-          each,
-          mends,
-        });
-  const rows = all.filter(({ aside, item }) => aside === null || (asides && item !== null));
-  const taken = rows.filter(({ item, double }) => item !== null && (doubles || !double));
-  return {
-    mapping,
-    listUnit: unitOfList(table.header, table.rows, mapping),
-    rows,
-    aside: all.filter(({ aside }) => aside !== null),
-    several: rows.filter((row) => row.several),
-    bad: rows.filter(({ problem }) => problem !== null),
-    twice: rows.filter(({ problem, double }) => problem === null && double),
-    heavy: taken.filter((row) => row.heavy),
-    good: taken.flatMap(({ item }) => item ?? []),
-  };
-}
-
-/** It may go in: nothing of it is unread, and what is doubtful was looked at. */
-export const mayKeep = ({ bad, good, heavy }: ReadList, { sure }: ListState): boolean =>
-  bad.length === 0 && good.length > 0 && (heavy.length === 0 || sure);

@@ -1,16 +1,19 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { guessKind } from "@/core/trade/names";
 import { parseNumber, withUnit } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
+import { useLoaded } from "@/ui/use-loaded";
 import { addWish } from "../actions";
 
 const BLANK = { name: "", kind: "", weight: "", price: "", currency: "", instead: "" };
+
+/** What tells a kind by a name, which comes with the first letter. */
+const GUESS = () => import("@/core/trade/names");
 
 interface AddWishProps {
   readonly kinds: readonly string[];
@@ -21,7 +24,7 @@ interface AddWishProps {
 
 const toWish = (typed: typeof BLANK, units: Units) => ({
   name: typed.name,
-  kind: typed.kind || guessKind(typed.name).id,
+  kind: typed.kind,
   weights:
     typed.weight.trim() === "" ? [] : [{ weight: withUnit(typed.weight, units.weight), how: "claimed" }],
   price: parseNumber(typed.price),
@@ -42,7 +45,8 @@ export function AddWish({ kinds, things, units, currency }: AddWishProps) {
     },
   );
   const name = form.watch("name");
-  const byName = name.trim() ? `by its name: ${guessKind(name).id}` : "by its name";
+  const guess = useLoaded(GUESS, name !== "")?.guessKind(name).id;
+  const byName = name.trim() && guess ? `by its name: ${guess}` : "by its name";
   return (
     <form onSubmit={submit(false)} noValidate className="mb-6 flex flex-wrap items-start gap-2">
       <Field label="Wished for" className="w-52" {...field("name")} />

@@ -113,12 +113,10 @@ export function legsOf(parts: readonly Part[], units: Units): LegValues[] {
     units.distance === "km"
       ? `${(metres / 1000).toFixed(1)} km`
       : `${(metres / METRES_PER_MILE).toFixed(1)} mi`;
-  const high = (metres: number | null) =>
-    metres === null
-      ? ""
-      : units.distance === "km"
-        ? `${Math.round(metres)} m`
-        : `${Math.round(metres / METRES_PER_FOOT)} ft`;
+  const high = (metres: number | null) => {
+    if (metres === null) return "";
+    return units.distance === "km" ? `${Math.round(metres)} m` : `${Math.round(metres / METRES_PER_FOOT)} ft`;
+  };
   return parts.map(({ name, on, sum }, n) => ({
     leg: `leg-${n + 1}`,
     name: parts.length > 1 ? name : "",

@@ -6,7 +6,7 @@ import { FELTS } from "@/core/model/lists";
 import { ChartCanvas, type Draw } from "@/ui/chart/chart-canvas";
 
 /** A night as it is drawn: its low in the owner's unit. */
-export interface DrawnNight {
+interface DrawnNight {
   readonly low: number;
   readonly felt: Felt;
   readonly words: string;

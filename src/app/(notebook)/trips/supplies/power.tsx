@@ -45,15 +45,17 @@ export function Power({ book, uses, ahead }: { book: Book; uses: readonly Supply
               holds {sayAmount(ratings.wattHours!, "Wh", units)}, of which about{" "}
               {sayAmount(ratings.wattHours! * BANK_REACHES, "Wh", units)} reach a phone, and lasts about{" "}
               <b>{count(Math.max(1, Math.round(days)), "day")}</b> of your use
-              {days > 2 * ahead.days
-                ? ": more than twice what this trip wants; a smaller one would do."
-                : need > ratings.wattHours!
-                  ? `: this trip wants ${sayAmount(need, "Wh", units)}, more than it gives.`
-                  : ": enough for this trip."}
+              {sayFor(days > 2 * ahead.days, need > ratings.wattHours!, sayAmount(need, "Wh", units))}
             </p>
           );
         })
       )}
     </Section>
   );
+}
+
+/** What a bank's charge is to the trip ahead. */
+function sayFor(isTwice: boolean, isLess: boolean, need: string): string {
+  if (isTwice) return ": more than twice what this trip wants; a smaller one would do.";
+  return isLess ? `: this trip wants ${need}, more than it gives.` : ": enough for this trip.";
 }

@@ -29,8 +29,15 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
       consequence: one.item.consequence,
       worth: worth.toFixed(worth < 10 ? 1 : 0),
       short: worth < school.worthNeeded,
-      told: loses ? "leave" : worth < school.worthNeeded ? (wanted ? "used, so kept" : "seldom used") : "",
+      told: toldOf(loses, worth < school.worthNeeded, wanted),
       loses,
     })),
   };
+}
+
+/** What follows from its worth, in a word. */
+function toldOf(loses: boolean, isShort: boolean, wanted: boolean): string {
+  if (loses) return "leave";
+  if (!isShort) return "";
+  return wanted ? "used, so kept" : "seldom used";
 }

@@ -1,40 +1,44 @@
 import { Popover } from "radix-ui";
-import { useState } from "react";
+import { useState, type RefObject } from "react";
 import { Field, SelectField } from "@/ui/form/field";
 import type { SlipData } from "./slip-data";
 
 interface OverruleProps {
   readonly slip: SlipData;
-  readonly open: boolean;
+  /** The button that it was asked for by, which has the focus again when it is closed. */
+  readonly anchor: RefObject<HTMLElement | null>;
   readonly busy: boolean;
   readonly error: string | undefined;
-  readonly onOpen: (open: boolean) => void;
+  readonly onClose: () => void;
   /** @param again after how many more trips it is asked again; null: only when something new speaks */
   readonly onOverrule: (reason: string, again: number | null) => void;
 }
 
 /** The owner knows better: why, and when to be asked again. */
-export function Overrule({ slip: { about, name }, open, busy, error, onOpen, onOverrule }: OverruleProps) {
-  const toAdd = "what" in about;
+export default function Overrule({ slip, anchor, busy, error, onClose, onOverrule }: OverruleProps) {
+  const toAdd = "what" in slip.about;
   const [reason, setReason] = useState("");
   const [again, setAgain] = useState("2");
   const withIt = toAdd ? "" : " with it";
   return (
-    <Popover.Root open={open} onOpenChange={onOpen}>
-      <Popover.Trigger asChild>
-        <button type="button" data-act="overrule" className="btn btn-small" disabled={busy}>
-          Overrule
-        </button>
-      </Popover.Trigger>
+    <Popover.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
+      <Popover.Anchor virtualRef={anchored(anchor)} />
       <Popover.Portal>
         <Popover.Content
           align="end"
           sideOffset={6}
-          aria-label={`Overrule: ${name}`}
+          aria-label={`Overrule: ${slip.name}`}
           // After a ruling the focus is on the next slip already.
-          onCloseAutoFocus={(event) =>
-            document.activeElement?.matches("[data-slip]") && event.preventDefault()
-          }
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (!document.activeElement?.matches("[data-slip]"))
+              anchor.current?.querySelector("button")?.focus();
+          }}
+          // A press on the button that opened it is the button's own.
+          onInteractOutside={(event) => {
+            if (event.target instanceof Node && anchor.current?.contains(event.target))
+              event.preventDefault();
+          }}
           className={POPOVER}
         >
           <form
@@ -72,5 +76,10 @@ export function Overrule({ slip: { about, name }, open, busy, error, onOpen, onO
     </Popover.Root>
   );
 }
+
+/** The anchor as the package measures it; it is there while the form is open. */
+const anchored = (anchor: RefObject<HTMLElement | null>) => ({
+  current: { getBoundingClientRect: () => anchor.current?.getBoundingClientRect() ?? new DOMRect() },
+});
 
 const POPOVER = "z-40 w-[min(22rem,92vw)] rounded-md border border-rule-strong bg-sheet p-4 shadow-xl";

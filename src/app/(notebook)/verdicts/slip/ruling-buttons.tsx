@@ -1,10 +1,12 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { lazy, Suspense, useRef, useState } from "react";
 import { Doing } from "./doing";
-import { Overrule } from "./overrule";
 import type { SlipData } from "./slip-data";
 import { useRuling } from "./use-ruling";
+
+// A page of forty slips needs forty buttons, and seldom one form.
+const Overrule = lazy(() => import("./overrule"));
 
 const AT_ONCE = { reason: "", again: null } as const;
 
@@ -15,6 +17,7 @@ const AT_ONCE = { reason: "", again: null } as const;
 export function RulingButtons({ slip }: { slip: SlipData }) {
   const { name, ruling } = slip;
   const box = useRef<HTMLDivElement>(null);
+  const anchor = useRef<HTMLSpanElement>(null);
   const [open, setOpen] = useState(false);
   const { busy, error, decide, follow, takeBack } = useRuling(slip, box, open, () => setOpen(false));
   const doing = <Doing slip={slip} busy={busy} onFollow={follow} />;
@@ -39,14 +42,31 @@ export function RulingButtons({ slip }: { slip: SlipData }) {
         Agree
       </button>
       {doing}
-      <Overrule
-        slip={slip}
-        open={open}
-        busy={busy}
-        error={error}
-        onOpen={setOpen}
-        onOverrule={(reason, again) => decide({ decision: "overrule", reason, again })}
-      />
+      <span ref={anchor}>
+        <button
+          type="button"
+          data-act="overrule"
+          className="btn btn-small"
+          disabled={busy}
+          aria-haspopup="dialog"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          Overrule
+        </button>
+      </span>
+      {open && (
+        <Suspense>
+          <Overrule
+            slip={slip}
+            anchor={anchor}
+            busy={busy}
+            error={error}
+            onClose={() => setOpen(false)}
+            onOverrule={(reason, again) => decide({ decision: "overrule", reason, again })}
+          />
+        </Suspense>
+      )}
       <button
         type="button"
         data-act="later"

@@ -3,7 +3,6 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { saveItem } from "@/app/(notebook)/shelf/actions";
-import { findKind } from "@/core/trade/names";
 import type { Units } from "@/core/units/speak";
 import { byFormField } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
@@ -13,7 +12,7 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { itemPath } from "@/ui/paths";
 import { JudgedFields } from "./judged-fields";
 import { LifeFields } from "./life-fields";
-import { NameFields } from "./name-fields";
+import { NameFields, type KindRow } from "./name-fields";
 import { formFieldOf, toItem, toValues, type FileItem, type Values } from "./item-values";
 import { OwnServices, PartFields } from "./own-lists";
 import { RatingFields } from "./rating-fields";
@@ -21,6 +20,7 @@ import { RatingFields } from "./rating-fields";
 interface ItemFormProps {
   readonly item: FileItem;
   readonly bags: readonly (readonly [id: string, name: string])[];
+  readonly kinds: readonly KindRow[];
   /** What a thing wished for may take the place of. */
   readonly things: readonly (readonly [id: string, name: string])[];
   readonly currency: string;
@@ -28,7 +28,7 @@ interface ItemFormProps {
 }
 
 /** All that is known of a thing, blank where it is as its kind has it. */
-export function ItemForm({ item, bags, things, units, currency }: ItemFormProps) {
+export function ItemForm({ item, kinds, bags, things, units, currency }: ItemFormProps) {
   const router = useRouter();
   const { form, field, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
     toValues(item, units),
@@ -40,12 +40,13 @@ export function ItemForm({ item, bags, things, units, currency }: ItemFormProps)
       router.refresh();
     },
   );
-  const kind = findKind(form.watch("kind"));
+  const chosen = form.watch("kind");
+  const kind = kinds.find(({ id }) => id === chosen);
   return (
     <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
-      <NameFields form={form} field={field} kind={kind} bags={bags} />
+      <NameFields form={form} field={field} kinds={kinds} kind={kind} bags={bags} />
       <JudgedFields form={form} field={field} kind={kind} />
-      <RatingFields form={form} kind={kind} units={units} />
+      <RatingFields form={form} field={field} kind={kind} units={units} />
       <fieldset>
         <legend className="mb-2 font-head text-lg font-bold">Its life so far</legend>
         <LifeFields form={form} field={field} things={things} currency={currency} />

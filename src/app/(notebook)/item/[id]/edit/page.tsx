@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { Item, ItemId } from "@/core/model";
+import { KINDS } from "@/core/trade/kinds";
 import { store } from "@/data/connection";
 import { findItem } from "@/data/items";
 import { PageHead } from "@/ui/page/page-head";
@@ -27,6 +28,15 @@ export default async function EditItemPage({ params }: { params: Promise<{ id: s
         currency={book.settings.currency}
         things={others}
         bags={others}
+        kinds={KINDS.map(({ id: kind, stow, load, cover, consequence, triggers, jobs }) => ({
+          id: kind,
+          stow,
+          load,
+          cover,
+          consequence,
+          triggers,
+          jobs,
+        }))}
       />
     </>
   );

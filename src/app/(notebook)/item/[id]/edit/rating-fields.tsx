@@ -1,12 +1,11 @@
 "use client";
 
-import type { UseFormReturn } from "react-hook-form";
 import type { Job } from "@/core/model";
-import type { Kind } from "@/core/trade/kind";
 import { isBed } from "@/core/trade/warmth";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import type { Values } from "./item-values";
+import type { PartOfForm } from "./name-fields";
 
 /** A rating with what it is asked of: things of these jobs, and whatever has it already. */
 const RATINGS: readonly {
@@ -24,21 +23,12 @@ const RATINGS: readonly {
   { field: "lumens", label: "Lumens", hint: "", jobs: ["light"] },
 ];
 
+interface RatingFieldsProps extends PartOfForm {
+  readonly units: Units;
+}
+
 /** What a thing of this kind is rated by, and whatever it has already. */
-export function RatingFields({
-  form: {
-    register,
-    watch,
-    formState: { errors },
-  },
-  kind,
-  units,
-}: {
-  form: UseFormReturn<Values>;
-  kind: Kind | undefined;
-  units: Units;
-}) {
-  const error = (name: keyof Values) => errors[name]?.message;
+export function RatingFields({ form: { watch }, field, kind, units }: RatingFieldsProps) {
   return (
     <fieldset>
       <legend className="mb-2 font-head text-lg font-bold">What it is rated by</legend>
@@ -47,13 +37,13 @@ export function RatingFields({
           <>
             <Field
               label="Label temperature"
-              {...register("label")}
-              error={error("label")}
+              {...field("label")}
+
               hint={units.temperature === "C" ? "−2 °C" : "28 °F"}
             />
             <SelectField
               label="which is"
-              {...register("labelMeans")}
+              {...field("labelMeans")}
               options={[
                 ["comfort", "comfort, by test"],
                 ["limit", "limit, by test"],
@@ -64,15 +54,15 @@ export function RatingFields({
           </>
         )}
         {RATINGS.filter(
-          ({ field, jobs }) => watch(field) !== "" || jobs.some((job) => kind?.jobs.includes(job)),
-        ).map(({ field, label, hint }) => (
-          <Field key={field} label={label} {...register(field)} error={error(field)} hint={hint} />
+          ({ field: name, jobs }) => watch(name) !== "" || jobs.some((job) => kind?.jobs.includes(job)),
+        ).map(({ field: name, label, hint }) => (
+          <Field key={name} label={label} {...field(name)} hint={hint} />
         ))}
         <Field
           label="Packed size, litres"
           inputMode="decimal"
-          {...register("packed")}
-          error={error("packed")}
+          {...field("packed")}
+
           hint="the room that it takes"
         />
       </div>

@@ -1,9 +1,12 @@
 "use client";
 
 import { useState } from "react";
-import { nightLows, type NightLow } from "@/core/weather/night-lows";
+import type { NightLow } from "@/core/weather/night-lows";
 import { count } from "@/core/units/speak";
-import { readThermometer, THERMOMETER_LIMIT } from "@/formats/thermometer-csv";
+import { THERMOMETER_LIMIT } from "@/formats/limits";
+
+/** What reads a thermometer's log: few have one. */
+const READERS = () => Promise.all([import("@/formats/thermometer-csv"), import("@/core/weather/night-lows")]);
 
 /** Finds each night's low in a thermometer's log. */
 export function NightLog({
@@ -17,9 +20,10 @@ export function NightLog({
   const [told, setTold] = useState<readonly string[]>([]);
   const [wrong, setWrong] = useState<string>();
   const [asks, setAsks] = useState(false);
-  const read = (log: string, unit?: "C" | "F") => {
+  const read = async (log: string, unit?: "C" | "F") => {
     setTold([]);
     setWrong(undefined);
+    const [{ readThermometer }, { nightLows }] = await READERS();
     const file = readThermometer(log, unit);
     setAsks(!file.ok && file.asks === "unit");
     if (!file.ok) return setWrong(file.why);
@@ -41,7 +45,7 @@ export function NightLog({
       return setWrong(`${file.name} is larger than ${THERMOMETER_LIMIT / 1024 / 1024} MB.`);
     const log = await file.text();
     setText(log);
-    read(log);
+    await read(log);
   };
   return (
     <div className="mt-2">
@@ -67,7 +71,7 @@ export function NightLog({
       {asks && text !== undefined && (
         <div className="mt-1 flex gap-2">
           {(["C", "F"] as const).map((unit) => (
-            <button key={unit} type="button" className="btn" onClick={() => read(text, unit)}>
+            <button key={unit} type="button" className="btn" onClick={() => void read(text, unit)}>
               They are °{unit}
             </button>
           ))}

@@ -25,15 +25,13 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["Esc", "close what is open"],
 ];
 
-export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+/** The keys of the debrief, until they are closed. */
+export default function KeysHelp({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+    <Dialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed left-1/2 top-1/2 z-50 max-h-[90vh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-md border border-rule-strong bg-sheet p-6"
-        >
+        <Dialog.Content aria-describedby={undefined} className={DIALOG}>
           <Dialog.Title className="mb-3 text-xl">Keys for unpacking</Dialog.Title>
           <dl className="grid grid-cols-[6rem_1fr] gap-y-1.5">
             {KEYS.map(([key, what]) => (
@@ -51,3 +49,7 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
     </Dialog.Root>
   );
 }
+
+const DIALOG =
+  "fixed left-1/2 top-1/2 z-50 max-h-[90vh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 " +
+  "overflow-auto rounded-md border border-rule-strong bg-sheet p-6";

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { useLayoutEffect, useMemo, useState } from "react";
+import { lazy, Suspense, useLayoutEffect, useMemo, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
@@ -11,14 +11,15 @@ import { unpackPath } from "@/ui/paths";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import type { Way } from "../panel/where-it-was";
 import { AfterPocket } from "./after-pocket";
-import { KeysHelp } from "./keys-help";
-import { OnTheWay } from "./on-the-way";
 import { PocketList } from "./pocket-list";
 import type { Thing } from "./pockets";
 import { ThingRow } from "./thing-row";
 import { actOfKey, type Opens } from "./unpack-keys";
 import { focusedOf, marksOf, type Act, type Unpacking } from "./unpacking";
 import { useUnpacking } from "./use-unpacking";
+
+const KeysHelp = lazy(() => import("./keys-help"));
+const OnTheWay = lazy(() => import("./on-the-way"));
 
 interface UnpackProps {
   readonly trip: { readonly id: TripId; readonly name: string };
@@ -80,11 +81,17 @@ export function Unpack({ trip, things, way }: UnpackProps) {
             onAdd={opened === "on the way" ? undefined : () => setOpened("on the way")}
           />
           {opened === "on the way" && (
-            <OnTheWay trip={trip.id} way={way} things={things} onClose={closeOnTheWay} />
+            <Suspense>
+              <OnTheWay trip={trip.id} way={way} things={things} onClose={closeOnTheWay} />
+            </Suspense>
           )}
         </div>
       </div>
-      <KeysHelp open={opened === "help"} onOpenChange={(isOpen) => setOpened(isOpen ? "help" : null)} />
+      {opened === "help" && (
+        <Suspense>
+          <KeysHelp onClose={() => setOpened(null)} />
+        </Suspense>
+      )}
     </section>
   );
 }

@@ -1,0 +1,3 @@
+/** All that a list is read and looked at with. */
+export { tableOf } from "./list-read";
+export { Looked } from "./looked";
