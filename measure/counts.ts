@@ -103,5 +103,6 @@ const bySize = (a: Place, b: Place) => Number(b.what) - Number(a.what);
 for (const [name, places] of Object.entries(counted)) {
   console.log(`${String(places.length).padStart(5)}  ${name}`);
   if (process.argv.includes("--list"))
-    for (const { file, line, what } of places.toSorted(bySize)) console.log(`         ${file}:${line}  ${what}`);
+    for (const { file, line, what } of places.toSorted(bySize))
+      console.log(`         ${file}:${line}  ${what}`);
 }

@@ -6,7 +6,7 @@ import { additions } from "@/core/advice/add";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
 import { stays } from "@/core/trade/verbs";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { practiceKits, scoreOf, type Kit } from "./practice-kits";
 
 const KITS = practiceKits("v2");

@@ -1,12 +1,12 @@
 import { readFile } from "node:fs/promises";
 import { describe, expect, test } from "vitest";
-import { RULE_WORDS } from "@/core/say/rules";
+import { RULE_WORDS } from "@/core/say/verdicts/rules";
 import { openBook } from "@/core/ledger/book";
 import { SchoolName } from "@/core/model";
 import { kitOf } from "@/core/advice/kit";
-import { argue, argueToAdd, type Argument } from "@/core/say/argument";
-import { says } from "@/core/say/says";
-import { saysToAdd } from "@/core/say/says-to-add";
+import { argue, argueToAdd, type Argument } from "@/core/say/verdicts/argument";
+import { says } from "@/core/say/verdicts/says";
+import { saysToAdd } from "@/core/say/verdicts/says-to-add";
 import { practiceKits } from "./practice-kits";
 
 /** A sentence is read aloud: so long at most. */

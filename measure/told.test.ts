@@ -3,11 +3,11 @@ import { expect, test } from "vitest";
 import { questionsAfter } from "@/core/ask/questions";
 import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName } from "@/core/model";
-import { argue } from "@/core/say/argument";
+import { argue } from "@/core/say/verdicts/argument";
 import { kitOf } from "@/core/advice/kit";
-import { says } from "@/core/say/says";
-import { saysToAdd } from "@/core/say/says-to-add";
-import { sayQuestion } from "@/core/say/questions";
+import { says } from "@/core/say/verdicts/says";
+import { saysToAdd } from "@/core/say/verdicts/says-to-add";
+import { sayQuestion } from "@/core/say/verdicts/questions";
 import { demoLog } from "../demo/log";
 import { practiceKits } from "./practice-kits";
 
@@ -36,19 +36,20 @@ function toldOf(log: Log, today: string, school: SchoolName): string {
 
 const approved = (name: string) => path.join(import.meta.dirname, "told", `${name}.txt`);
 
-test.each(practiceKits("v2").map((kit) => [kit.name, kit] as const))(
-  "what kit %s is told is what was read through",
-  async (name, { log, today, school }) => {
-    await expect(toldOf(log, today, school)).toMatchFileSnapshot(approved(name));
-  },
-);
+/** Kits that are read through, for their words; what the engine may not do is held by directions and boundaries. */
+const READ = ["03-wet-and-cut-short", "07-four-seasons-wary", "11-second-hand-first-night"];
 
-test.each(["lean", "even", "roomy", "wary"] as const)(
-  "what the demo's walker is told by the %s school",
-  async (school) => {
-    await expect(toldOf(demoLog(), "2026-11-26", school)).toMatchFileSnapshot(approved(`demo-${school}`));
-  },
-);
+test.each(
+  practiceKits("v2")
+    .filter(({ name }) => READ.includes(name))
+    .map((kit) => [kit.name, kit] as const),
+)("what kit %s is told is what was read through", async (name, { log, today, school }) => {
+  await expect(toldOf(log, today, school)).toMatchFileSnapshot(approved(name));
+});
+
+test("what the demo's walker is told", async () => {
+  await expect(toldOf(demoLog(), "2026-11-26", "even")).toMatchFileSnapshot(approved("demo-even"));
+});
 
 test("the arguments behind what the demo's walker is told", async () => {
   const book = openBook(demoLog(), "2026-11-26");

@@ -9,13 +9,13 @@ import type { Addition } from "@/core/advice/add";
 import { nearestFlip } from "@/core/advice/flip";
 import type { Advice, Verdict } from "@/core/advice/advise";
 import { kitOf, type Kit } from "@/core/advice/kit";
-import { evidenceOf } from "@/core/say/argument";
+import { evidenceOf } from "@/core/say/verdicts/argument";
 import { CAUTIONS } from "@/core/say/cautions";
-import { sayFlip } from "@/core/say/flip";
-import { sayQuestion } from "@/core/say/questions";
-import { RULE_WORDS } from "@/core/say/rules";
-import { says, SETTLES } from "@/core/say/says";
-import { saysToAdd, settlesAddition } from "@/core/say/says-to-add";
+import { sayFlip } from "@/core/say/verdicts/flip";
+import { sayQuestion } from "@/core/say/verdicts/questions";
+import { RULE_WORDS } from "@/core/say/verdicts/rules";
+import { says, SETTLES } from "@/core/say/verdicts/says";
+import { saysToAdd, settlesAddition } from "@/core/say/verdicts/says-to-add";
 import { readLogFile, sayProblem } from "@/formats/log-file";
 
 /** `npm run assess -- FILE.json [--school lean|even|roomy|wary] [--today 2026-05-01]`: the verdicts, as JSON on standard output. */

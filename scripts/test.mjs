@@ -3,21 +3,18 @@ import { spawnSync } from "node:child_process";
 import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { aptGet } from "./apt-get.mjs";
 import { postgresPrograms } from "./postgres-programs.mjs";
 import { checkNode, ensureBuild, ensurePackages, ROOT, run } from "./setup.mjs";
 
 /** A program of Debian's: there, or its package installed where we may, or one clear sentence. */
-function ensureProgram({ isThere, name, debian, otherwise }) {
+async function ensureProgram({ isThere, name, debian, otherwise }) {
   if (isThere()) return;
   const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
   if (may) {
     console.error(`Installing ${name} …`);
-    const quiet = { stdio: ["ignore", "ignore", "inherit"] };
-    spawnSync("apt-get", ["update", "-qq"], quiet);
-    spawnSync("apt-get", ["install", "-y", "-qq", "--no-install-recommends", debian], {
-      ...quiet,
-      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
-    });
+    await aptGet(["update", "-qq"]);
+    await aptGet(["install", "-y", "-qq", "--no-install-recommends", debian]);
     if (isThere()) return;
   }
   console.error(otherwise);
@@ -94,7 +91,7 @@ const withBuild = async (folder) =>
 
 checkNode();
 await ensurePackages();
-for (const program of PROGRAMS) ensureProgram(program);
+for (const program of PROGRAMS) await ensureProgram(program);
 const folder = mkdtempSync(path.join(tmpdir(), "nettle-reports-"));
 // Side by side: the browser tests wait much, and leave a core for the rest.
 const ended = (await Promise.all([withoutBuild(folder), withBuild(folder)])).flat();

@@ -1,5 +1,5 @@
 import { readFile, writeFile } from "node:fs/promises";
-import { RULE_WORDS } from "@/core/say/rules";
+import { RULE_WORDS } from "@/core/say/verdicts/rules";
 import { kindsPage } from "@/formats/kinds-page";
 import { logSchema } from "@/formats/log-schema";
 

@@ -2,7 +2,7 @@ import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName, Verb } from "@/core/model";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { logOf } from "./histories";
 
 export const TODAY = "2026-11-24";

@@ -3,7 +3,7 @@ import { openBook } from "@/core/ledger/book";
 import type { SchoolName, Verb } from "@/core/model";
 import type { Advice, Verdict } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { logOf } from "./histories";
 
 /** A history for a test: the thing in question, its marks trip by trip (null: left at home), and what else there is to know. */

@@ -4,7 +4,7 @@ import { judged } from "../../../tests/walked";
 import { openBook } from "../ledger/book";
 import { planFor } from "../plan/plan";
 import { sayWearingOut, sayWhy } from "../plan/words";
-import { sayFlip } from "../say/flip";
+import { sayFlip } from "../say/verdicts/flip";
 import { sayCalls, sayLeftOf } from "../say/words";
 import { someOf } from "../units/speak";
 import { packWorth } from "../weighin/pack-worth";

@@ -1,10 +1,10 @@
 import { URGENCIES, type Ruling, type Sureness, type Verb } from "../model";
 import { isCritical, type Case } from "../decide/case";
 import { found, type Finding } from "../reasons/finding";
-import { keep } from "../reasons/keep";
+import { keep } from "../reasons/verbs/keep";
 import { isLaw } from "../reasons/law-reasons";
 import { standingRuling } from "../reasons/rulings";
-import { isRoutine } from "../reasons/service";
+import { isRoutine } from "../reasons/verbs/service";
 import { VERBS } from "../trade/verbs";
 
 /** A finding with the owner's ruling on it, while that stands. */

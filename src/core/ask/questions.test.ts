@@ -3,7 +3,7 @@ import { fileOf } from "../../../tests/walked";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { kitOf } from "../advice/kit";
-import { sayQuestion } from "../say/questions";
+import { sayQuestion } from "../say/verdicts/questions";
 import { questionsAfter } from "./questions";
 
 const asked = (walked: Parameters<typeof fileOf>[0]) => {

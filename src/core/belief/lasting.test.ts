@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { lastingAlone, lastingByReadings } from "./lasting";
 import { believe, believeOfUnknownPast, blendLasts, blendLeft, kindLasting, wornBefore } from "./life-belief";
-import { readingTrend } from "./reading-trend";
+import { readingTrend } from "./fits/reading-trend";
 
 const TREAD = { what: "tread", unit: "mm", limit: 1.5, error: 0.3 };
 const rule = { median: 700, k: 3.5, a: 3 };

@@ -1,5 +1,5 @@
 import { blendLasts, blendLeft, type LifeBlend } from "./life-belief";
-import { agreement, type ReadingTrend } from "./reading-trend";
+import { agreement, type ReadingTrend } from "./fits/reading-trend";
 
 /** How much longer one item lasts, as far as that can be told. */
 export interface Lasting {

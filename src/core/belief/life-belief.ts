@@ -1,5 +1,5 @@
 import type { LifeRule } from "../trade/kind";
-import { chanceToLast, wearLeft, type LifeBelief } from "./chance-to-last";
+import { chanceToLast, wearLeft, type LifeBelief } from "./fits/chance-to-last";
 
 /** One life as far as it is known: worn out at `wear`, or still going (or lost, sold …) at it: censored. */
 export interface Life {

@@ -15,8 +15,8 @@ import {
   type LifeBlend,
 } from "./life-belief";
 import { lastingAlone, lastingByReadings, type Lasting } from "./lasting";
-import { readingTrend, type ReadingTrend } from "./reading-trend";
-import type { Point } from "./theil-sen";
+import { readingTrend, type ReadingTrend } from "./fits/reading-trend";
+import type { Point } from "./fits/theil-sen";
 
 /**
  * What is left in an item, in its wear unit: a median and an 80 % interval, and the chance to last any

@@ -1,7 +1,7 @@
 import type { Kit } from "../advice/kit";
-import { kaplanMeier } from "../belief/kaplan-meier";
+import { kaplanMeier } from "../belief/fits/kaplan-meier";
 import { wornOutOf } from "../belief/life-belief";
-import { fitWeibull, weibullMedian } from "../belief/weibull-fit";
+import { fitWeibull, weibullMedian } from "../belief/fits/weibull-fit";
 
 /** What the owner's own lives of a kind come to, in its wear unit. */
 export interface OwnLives {

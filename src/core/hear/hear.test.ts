@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { Item, Mark, TripHead, type ItemId } from "../model";
-import { sayHeard } from "../say/heard";
+import { sayHeard } from "../say/walk/heard";
 import { withDefaults } from "../trade/full-item";
 import { kindOf } from "../trade/names";
 import type { HeardFact } from "./facts";

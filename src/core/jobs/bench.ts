@@ -1,7 +1,7 @@
 import type { BenchPlace, ItemId, Task, Verb } from "../model";
 import type { Kit } from "../advice/kit";
 import type { Advice, Verdict } from "../advice/advise";
-import { isRoutine } from "../reasons/service";
+import { isRoutine } from "../reasons/verbs/service";
 import { VERBS } from "../trade/verbs";
 import type { FullItem } from "../trade/full-item";
 import { stepsFor, type Steps } from "../trade/steps";

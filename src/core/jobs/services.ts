@@ -5,7 +5,7 @@ import { ownServiceCounts } from "../ledger/service-counts";
 import { wearAhead } from "../ledger/totals";
 import type { ServiceUnit, WearUnit } from "../model";
 import type { Kit } from "../advice/kit";
-import { wearSinceService } from "../reasons/service";
+import { wearSinceService } from "../reasons/verbs/service";
 import type { FullItem } from "../trade/full-item";
 
 /** A service with its count: how much since the last, and after how much it is due; metres for lengths. */

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
-import { sayAgainstPlan } from "../say/trip";
+import { sayAgainstPlan } from "../say/walk/trip";
 import { plannedAgainstWalked, walked } from "./intended";
 
 const planned = logOf({

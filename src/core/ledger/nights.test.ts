@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { FeltNight, type ItemId } from "../model";
 import { Units } from "../units/units";
 import { alikeNights, isAlike } from "./nights";
-import { sayNights } from "../say/nights";
+import { sayNights } from "../say/walk/nights";
 
 const night = (low: number | null, felt: string | null, ...slept: string[]) =>
   FeltNight.parse({ low, felt, slept });

@@ -7,7 +7,7 @@ import { kitJobs } from "../advice/kit-law";
 import type { FullItem } from "../trade/full-item";
 import { leavesForGood } from "../advice/advise";
 import { kitOf } from "../advice/kit";
-import { says } from "../say/says";
+import { says } from "../say/verdicts/says";
 import { asLastTime } from "./as-last-time";
 import { bestWithin } from "./best";
 import { planFor } from "./plan";

@@ -11,7 +11,7 @@ import {
   sayMass,
   type Units,
 } from "../units/speak";
-import { says } from "../say/says";
+import { says } from "../say/verdicts/says";
 import { nameOfJob, sayTriggers, theThing } from "../say/words";
 
 /** Why a thing stands where it does, in a few words. */

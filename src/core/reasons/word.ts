@@ -4,11 +4,11 @@ import { isCritical, type Case } from "../decide/case";
 import { mayStayHome } from "../decide/law";
 import type { OwnerCall, Trigger } from "../model";
 import { isWeatherToCome } from "../trade/triggers";
-import { foreseenOf } from "./bring-only-when";
+import { foreseenOf } from "./verbs/bring-only-when";
 import { cureOf } from "./cures";
 import { found, type Finding, type Rule } from "./finding";
-import { worksAgain } from "./replace";
-import { comesBack } from "./service";
+import { worksAgain } from "./verbs/replace";
+import { comesBack } from "./verbs/service";
 import { urgencyOf } from "./sureness";
 
 /** What the owner said to do with a thing, by their own call, and nothing new has spoken against since. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
-import { argue } from "../say/argument";
+import { argue } from "../say/verdicts/argument";
 import { kitOf } from "../advice/kit";
 import { packWorth } from "./pack-worth";
 

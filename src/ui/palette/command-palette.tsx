@@ -3,12 +3,15 @@
 import { lazy, Suspense, useEffect, useState } from "react";
 import type { PaletteProps } from "./palette-dialog";
 
-const PaletteDialog = lazy(() => import("./palette-dialog"));
+const loadPalette = () => import("./palette-dialog");
+const PaletteDialog = lazy(loadPalette);
 
-/** Ctrl or ⌘ K opens the palette, which is loaded then. */
+/** Ctrl or ⌘ K opens the palette; it is no part of the first load, and here before anybody asks for it. */
 export function CommandPalette(props: Omit<PaletteProps, "open" | "onOpen">) {
   const [open, setOpen] = useState(false);
   const [isWanted, setWanted] = useState(false);
+  // What is typed right behind the keys goes into its field.
+  useEffect(() => void loadPalette(), []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey)) return;

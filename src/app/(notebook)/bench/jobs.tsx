@@ -1,6 +1,6 @@
 import { byMaterial, type Bench, type BenchJob } from "@/core/jobs/bench";
 import { CAUTIONS } from "@/core/say/cautions";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { Choices } from "@/ui/page/choices";
 import { JobCard, type JobData } from "./job-card";
 

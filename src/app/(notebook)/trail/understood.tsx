@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { hear, piecesOf, type Named } from "@/core/hear/hear";
 import type { ItemId } from "@/core/model";
-import { sayHeard } from "@/core/say/heard";
+import { sayHeard } from "@/core/say/walk/heard";
 import type { Units } from "@/core/units/speak";
 
 const nameIn = (things: readonly Named[]) => (id: ItemId) =>

@@ -1,7 +1,7 @@
 import { isPutAside, type Advice, type Verdict } from "@/core/advice/advise";
 import type { Kit } from "@/core/advice/kit";
 import { URGENCIES, type Urgency } from "@/core/model";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { stays } from "@/core/trade/verbs";
 import type { PlainLine } from "./folded";
 import { additionSlipOf, slipOf, type SlipData } from "./slip/slip-data";

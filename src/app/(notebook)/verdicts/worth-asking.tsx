@@ -1,5 +1,5 @@
 import { questionsAfter } from "@/core/ask/questions";
-import { sayQuestion } from "@/core/say/questions";
+import { sayQuestion } from "@/core/say/verdicts/questions";
 import { readBook } from "@/app/book";
 import { Questions } from "./questions";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { ItemId, Verb } from "@/core/model";
-import { argue, argueToAdd } from "@/core/say/argument";
+import { argue, argueToAdd } from "@/core/say/verdicts/argument";
 import { Text } from "@/core/units/text";
 import { readBook } from "../../book";
 

@@ -1,5 +1,5 @@
 import { benchOf, jobId } from "@/core/jobs/bench";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { store } from "@/data/connection";
 import { allTasks } from "@/data/tasks";
 import { jobsAsCalendar } from "@/formats/icalendar";

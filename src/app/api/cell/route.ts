@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { ItemId, TripId } from "@/core/model";
-import { legName, sayMark } from "@/core/say/mark";
+import { legName, sayMark } from "@/core/say/walk/mark";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems } from "@/data/items";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { ItemId, Mark, SchoolName, TripId } from "@/core/model";
 import { nextLike } from "@/core/ledger/next-outing";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { whatIf } from "@/core/advice/what-if";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
 import type { ToldChange } from "@/app/(notebook)/verdicts/what-if/use-what-if";

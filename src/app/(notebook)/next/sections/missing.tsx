@@ -1,6 +1,6 @@
 import type { Book } from "@/core/ledger/book";
 import type { Plan } from "@/core/plan/plan";
-import { saysToAdd } from "@/core/say/says-to-add";
+import { saysToAdd } from "@/core/say/verdicts/says-to-add";
 import { Section } from "@/ui/page/section";
 
 /** What is not on the shelf, and should be. */

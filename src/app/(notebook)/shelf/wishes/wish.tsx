@@ -3,7 +3,7 @@ import type { Kit } from "@/core/advice/kit";
 import type { Candidate } from "@/core/compare/candidate";
 import type { Book } from "@/core/ledger/book";
 import { sayMoney } from "@/core/say/money";
-import { says } from "@/core/say/says";
+import { says } from "@/core/say/verdicts/says";
 import { sayLeftOf } from "@/core/say/words";
 import { listWords, sayMass, timesEach } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";

@@ -2,7 +2,7 @@ import { carriedOfTrip, partOf, type Book } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
 import type { Carry, ItemId, Mark, Trip } from "@/core/model";
-import { happenedOn, legName } from "@/core/say/mark";
+import { happenedOn, legName } from "@/core/say/walk/mark";
 import type { FullItem } from "@/core/trade/full-item";
 import { sayDistance } from "@/core/units/speak";
 import type { StrokeCode } from "@/ui/stroke/stroke";

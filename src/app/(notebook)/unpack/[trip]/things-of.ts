@@ -3,7 +3,7 @@ import { carriedOfTrip, type Book, type Carried } from "@/core/ledger/book";
 import { outingOf, type Outing } from "@/core/ledger/outing";
 import { STOWS, type Trip } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
-import { sayHeard } from "@/core/say/heard";
+import { sayHeard } from "@/core/say/walk/heard";
 import { sayTrigger } from "@/core/say/words";
 import { CONDITION } from "@/core/trade/kind";
 import { likelySymptoms } from "@/core/trade/symptoms";

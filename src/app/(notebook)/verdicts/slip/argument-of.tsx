@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { Collapsible } from "radix-ui";
 import { useState, type ReactNode } from "react";
-import type { Argument } from "@/core/say/argument";
+import type { Argument } from "@/core/say/verdicts/argument";
 import type { RuledOn } from "@/core/model";
 import { LifeChart } from "./life-chart";
 import { tripPath } from "@/ui/paths";

@@ -2,7 +2,7 @@
 
 import { useMemo } from "react";
 import { grouped, percent } from "@/core/units/speak";
-import type { LifeCurves } from "@/core/say/argument";
+import type { LifeCurves } from "@/core/say/verdicts/argument";
 import { ChartCanvas, type Draw } from "@/ui/chart/chart-canvas";
 
 /** How long its kind lasts, how long this one may, and where today and the end of the next trip stand. */

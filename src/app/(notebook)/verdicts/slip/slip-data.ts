@@ -6,8 +6,8 @@ import { isPutAside, type Advice, type Verdict } from "@/core/advice/advise";
 import { boughtAgain, doneBy, type DoneBy } from "@/core/advice/doing";
 import { stays } from "@/core/trade/verbs";
 import { CAUTIONS } from "@/core/say/cautions";
-import { says } from "@/core/say/says";
-import { saysToAdd } from "@/core/say/says-to-add";
+import { says } from "@/core/say/verdicts/says";
+import { saysToAdd } from "@/core/say/verdicts/says-to-add";
 import { sayDay, sayDeadWeight, sayMass } from "@/core/units/speak";
 import { strokeOf } from "@/ui/stroke/stroke-code";
 

@@ -1,6 +1,6 @@
 import { endsOf } from "@/core/ledger/stretches";
 import { TripId } from "@/core/model";
-import { happenedOn } from "@/core/say/mark";
+import { happenedOn } from "@/core/say/walk/mark";
 import { carriesOf } from "@/data/carries";
 import { store } from "@/data/connection";
 import { allItems } from "@/data/items";

@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { Advice } from "@/core/advice/advise";
 import type { Carried } from "@/core/ledger/book";
 import type { Entry, ItemId, Trip } from "@/core/model";
-import { legName, sayMark } from "@/core/say/mark";
+import { legName, sayMark } from "@/core/say/walk/mark";
 import { count, sayDay, sayDistance } from "@/core/units/speak";
 import { tripPath } from "@/ui/paths";
 import { Stroke, STROKES } from "@/ui/stroke/stroke";

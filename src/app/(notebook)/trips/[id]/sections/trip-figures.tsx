@@ -2,7 +2,7 @@ import type { Book } from "@/core/ledger/book";
 import { plannedAgainstWalked } from "@/core/ledger/intended";
 import { outingOf } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
-import { sayAgainstPlan } from "@/core/say/trip";
+import { sayAgainstPlan } from "@/core/say/walk/trip";
 import { count, listWords, sayDeadWeight, sayDistance, sayMass, type Units } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
 import { Figure } from "@/ui/page/figure";

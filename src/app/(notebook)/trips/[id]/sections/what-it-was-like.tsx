@@ -1,7 +1,7 @@
 import type { Book } from "@/core/ledger/book";
 import { alikeNights } from "@/core/ledger/nights";
 import type { Trip } from "@/core/model";
-import { sayNights } from "@/core/say/nights";
+import { sayNights } from "@/core/say/walk/nights";
 import { nameIn } from "./looked-back";
 
 /** Its weather and ground, how the nights were, and what came home. */

@@ -11,7 +11,7 @@ import {
 } from "@/core/weighin/weigh-in";
 import { BagWeighing, TripId, type Trip } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
-import { legName } from "@/core/say/mark";
+import { legName } from "@/core/say/walk/mark";
 import { saySuspect } from "@/core/say/weigh-in";
 import { count, percent, sayMass, type Units } from "@/core/units/speak";
 import { FOOD_LITRES_PER_KG } from "@/core/trade/supplies";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { alikeNights, isAlike, withLows } from "@/core/ledger/nights";
 import type { Felt, FeltNight, ItemId, Use } from "@/core/model";
 import { FELTS } from "@/core/model/lists";
-import { sayNights } from "@/core/say/nights";
+import { sayNights } from "@/core/say/walk/nights";
 import { sayDay, sayTemperature, type Units } from "@/core/units/speak";
 import { Field, oneOf, SelectField } from "@/ui/form/field";
 import { NightLog } from "./night-log";

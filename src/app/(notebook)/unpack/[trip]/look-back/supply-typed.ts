@@ -18,7 +18,7 @@ const MORE = "More than went out.";
 export function readSupply(typed: TypedSupply): Read {
   const out = parseAmount(typed.out);
   const back = parseAmount(typed.back);
-  const unit = out.ok && back.ok ? out.value.unit || back.value.unit : "";
+  const unit = (out.ok ? out.value.unit : "") || (back.ok ? back.value.unit : "");
   const most = out.ok ? out.value.value : Infinity;
   const home = amountIn(unit, back, most, `${MORE} What was bought on the way counts as gone out.`);
   const reserve = typed.reserve.trim() === "" ? NONE : amountIn(unit, parseAmount(typed.reserve), most, MORE);

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { lazy, Suspense, useLayoutEffect, useMemo, useState } from "react";
+import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
@@ -19,7 +19,8 @@ import { focusedOf, marksOf, type Act, type Unpacking } from "./unpacking";
 import { useUnpacking } from "./use-unpacking";
 
 const KeysHelp = lazy(() => import("./keys-help"));
-const OnTheWay = lazy(() => import("./on-the-way"));
+const loadOnTheWay = () => import("./on-the-way");
+const OnTheWay = lazy(loadOnTheWay);
 
 interface UnpackProps {
   readonly trip: { readonly id: TripId; readonly name: string };
@@ -36,6 +37,8 @@ export function Unpack({ trip, things, way }: UnpackProps) {
   const rows = things.filter((thing) => thing.stow === open);
   const left = things.filter((thing) => !marks.get(thing.id));
   useKeys(state, act, setOpened);
+  // Not part of the first load, and here before anybody asks for it: the next key goes into its field.
+  useEffect(() => void loadOnTheWay(), []);
 
   const closeOnTheWay = (item: ItemId | null) => {
     setOpened(null);

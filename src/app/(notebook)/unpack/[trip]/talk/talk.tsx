@@ -5,7 +5,7 @@ import type { Heard } from "@/core/hear/facts";
 import { piecesOf, type Named } from "@/core/hear/hear";
 import type { ItemId, Stow, TripId } from "@/core/model";
 import { STOWS } from "@/core/model/lists";
-import { sayHeard } from "@/core/say/heard";
+import { sayHeard } from "@/core/say/walk/heard";
 import { count, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { tellOtherTabs } from "@/ui/other-tabs";

@@ -1,0 +1,25 @@
+import type { Question } from "../../ask/questions";
+import type { Book } from "../../ledger/book";
+import type { FullItem } from "../../trade/full-item";
+import { capital } from "../../units/speak";
+import { symptomWords, theThing } from "../words";
+
+const plain = (item: FullItem) => theThing(item).replace(/^the /, "");
+
+/** A question as it is put, short. */
+export function sayQuestion({ asked, about, trip }: Question, item: FullItem, { outings }: Book): string {
+  const where = outings.find((outing) => outing.trip.id === trip)?.trip.name ?? "the last trip";
+  const it = theThing(item);
+  switch (asked) {
+    case "frost":
+      return `Was ${it} kept from freezing on ${where}?`;
+    case "grade":
+      return `How ${item.pieces > 1 || item.name.includes(",") ? `good are the ${plain(item)}` : `good is ${it}`} now, 0 (gone) to 5 (as new)?`;
+    case "firm":
+      return `Was ${it} still firm in the morning?`;
+    case "why unused":
+      return `Why did ${it} stay unused?`;
+    case "symptom":
+      return `${capital(it)}: ${symptomWords(about ? [about] : [])}? Your note sounds like it.`;
+  }
+}
