@@ -3,7 +3,7 @@ const notTests = "\\.test\\.tsx?$";
 
 /** The layers of the core, the lowest first; each may lean on those before it and on itself. */
 const LAYERS = [
-  ["units"],
+  ["units", "sums"],
   ["model"],
   ["trade"],
   ["ledger", "shelf", "track", "weather"],

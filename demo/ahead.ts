@@ -1,4 +1,4 @@
-import { daysAfter } from "@/core/ledger/days";
+import { daysAfter } from "@/core/sums/days";
 
 /** What is in the pack of a walk that nobody has gone through yet: most of it as always, and a few things too many. */
 const WAITING = [

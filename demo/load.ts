@@ -1,7 +1,7 @@
 import path from "node:path";
 import { formatISO } from "date-fns";
 import { openStore } from "@/data/store";
-import { replaceLog } from "@/data/log";
+import { replaceLog } from "@/data/records/log";
 import { demoLog } from "./log";
 
 /** Fills an empty data folder with the demo walker's log: `tsx demo/load.ts FOLDER`. */

@@ -5,7 +5,7 @@ import { hear, namedOf, type Named } from "@/core/hear/hear";
 import { factsTold } from "@/core/hear/told-facts";
 import { Item } from "@/core/model";
 import { withDefaults } from "@/core/trade/full-item";
-import { findKind, kindOf } from "@/core/trade/names";
+import { findKind, kindOf } from "@/core/trade/words/names";
 import { readLogFile } from "@/formats/log-file";
 
 /** Things as they are handed over: a name, and what sort and how many it is. */

@@ -2,7 +2,7 @@ import { readFile, rename, rm } from "node:fs/promises";
 import path from "node:path";
 import { format } from "date-fns";
 import { copiesIn, sayCopy } from "@/app/copies";
-import { replaceLog } from "@/data/log";
+import { replaceLog } from "@/data/records/log";
 import { lockFolder } from "@/data/lock";
 import { openStore } from "@/data/store";
 import { readLogFile, sayProblem } from "@/formats/log-file";

@@ -4,7 +4,7 @@ import path from "node:path";
 import { formatISO } from "date-fns";
 import { PGlite } from "@electric-sql/pglite";
 import type { TestProject } from "vitest/node";
-import { replaceLog } from "@/data/log";
+import { replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { demoLog } from "../demo/log";

@@ -3,7 +3,7 @@ import path from "node:path";
 import { hear, type Named } from "@/core/hear/hear";
 import { factsTold, type ToldFact } from "@/core/hear/told-facts";
 import { withDefaults } from "@/core/trade/full-item";
-import { kindOf } from "@/core/trade/names";
+import { kindOf } from "@/core/trade/words/names";
 import { Item } from "@/core/model";
 import { practiceKits } from "../practice-kits";
 

@@ -2,7 +2,7 @@ import { mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
-import { replaceLog } from "@/data/log";
+import { replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { demoLog } from "../../demo/log";

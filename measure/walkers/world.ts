@@ -1,5 +1,5 @@
 import { KINDS } from "@/core/trade/kinds";
-import { kindOf } from "@/core/trade/names";
+import { kindOf } from "@/core/trade/words/names";
 import type { Kind } from "@/core/trade/kind";
 import type { Consequence, Trigger } from "@/core/model";
 import { drawLife, drawLognormalLife, randomFrom, seedOf, type Random } from "./random";

@@ -1,10 +1,10 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { logProblems, type Problem } from "@/core/ledger/check";
+import { logProblems, type Problem } from "@/core/ledger/check/check";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
 import { isRefused } from "@/data/refused";
-import { weighLog } from "@/data/weight";
+import { weighLog } from "@/data/records/weight";
 import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { logIn } from "./reading";
 

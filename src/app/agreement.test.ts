@@ -9,7 +9,7 @@ import { Item, Settings } from "@/core/model";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
 import type { Store } from "@/data/db";
-import { readLog, readWholeLog, replaceLog } from "@/data/log";
+import { readLog, readWholeLog, replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";

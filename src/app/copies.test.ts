@@ -5,7 +5,7 @@ import path from "node:path";
 import { afterAll, beforeAll, beforeEach, expect, test, vi } from "vitest";
 import { logOf } from "../../tests/histories";
 import type { Store } from "@/data/db";
-import { readWholeLog, replaceLog } from "@/data/log";
+import { readWholeLog, replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { readLogFile } from "@/formats/log-file";

@@ -4,7 +4,7 @@ import { format } from "date-fns";
 import type { WholeLog } from "@/core/model";
 import { store } from "@/data/connection";
 import { dataFolder } from "@/data/folder";
-import { readWholeLog } from "@/data/log";
+import { readWholeLog } from "@/data/records/log";
 import { writeLogFile } from "@/formats/log-file";
 import { readApart } from "./read-apart";
 

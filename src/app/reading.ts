@@ -5,7 +5,7 @@ import { judging, kitAfter, type Kit } from "@/core/advice/kit";
 import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
 import { store } from "@/data/connection";
 import type { Db, Store } from "@/data/db";
-import { readLog, rereadLog } from "@/data/log";
+import { readLog, rereadLog } from "@/data/records/log";
 
 /** The owner's local date. */
 export const today = () => format(new Date(), "yyyy-MM-dd");

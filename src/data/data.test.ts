@@ -25,18 +25,18 @@ import {
   type TripId,
 } from "@/core/model";
 import { readLogFile, writeLogFile } from "@/formats/log-file";
-import { carriesOf, changeCarry, removeCarries, saveCarries } from "./carries";
+import { carriesOf, changeCarry, removeCarries, saveCarries } from "./records/carries";
 import type { Db, Store } from "./db";
-import { removeItem, saveItems } from "./items";
-import { addLines, setTaken } from "./lines";
+import { removeItem, saveItems } from "./records/items";
+import { addLines, setTaken } from "./records/lines";
 import { lockFolder } from "./lock";
 import { changedSince, readChanges } from "./changes";
-import { readLog, readWholeLog, replaceLog, rereadLog } from "./log";
+import { readLog, readWholeLog, replaceLog, rereadLog } from "./records/log";
 import { migrate } from "./migrate";
-import { saveRulings } from "./rulings";
-import { readSettings, saveSettings } from "./settings";
+import { saveRulings } from "./records/rulings";
+import { readSettings, saveSettings } from "./records/settings";
 import { liteStore } from "./store";
-import { findTrip, removeTrip, saveTrips } from "./trips";
+import { findTrip, removeTrip, saveTrips } from "./records/trips";
 
 let store: Store;
 beforeAll(async () => {

@@ -2,7 +2,7 @@ import { PGlite } from "@electric-sql/pglite";
 import { mkdir, readdir, readFile, statfs } from "node:fs/promises";
 import path from "node:path";
 import pg from "pg";
-import { FolderDamaged, isDamage } from "./damage";
+import { FolderDamaged, isDamage } from "./records/damage";
 import type { Db, Store } from "./db";
 import { lockFolder } from "./lock";
 import { migrate } from "./migrate";

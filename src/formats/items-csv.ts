@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import type { z } from "zod";
-import { isHeavy } from "@/core/ledger/check";
-import { findKind, guessKind } from "@/core/trade/names";
+import { isHeavy } from "@/core/ledger/check/check";
+import { findKind, guessKind } from "@/core/trade/words/names";
 import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
 

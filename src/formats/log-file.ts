@@ -1,6 +1,6 @@
 import { parse as parseJsonc, printParseErrorCode, type ParseError } from "jsonc-parser";
 import { z } from "zod";
-import { logProblems, type Problem } from "@/core/ledger/check";
+import { logProblems, type Problem } from "@/core/ledger/check/check";
 import {
   Carry,
   Entry,
@@ -24,10 +24,10 @@ import {
   type WholeLog,
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
-import { KindName } from "@/core/trade/kind-name";
+import { KindName } from "@/core/trade/words/kind-name";
 import { Distance, Height, Mass } from "@/core/units/measures";
 import { Text } from "@/core/units/text";
-import { mendLog } from "@/core/ledger/mend";
+import { mendLog } from "@/core/ledger/check/mend";
 import { carriedForward, withoutControls } from "./carried-forward";
 
 export const FORMAT = "nettle-tally";

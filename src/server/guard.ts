@@ -1,5 +1,5 @@
 import type { IncomingHttpHeaders } from "node:http";
-import { isPaired, PAIRED_COOKIE } from "../data/pairings";
+import { isPaired, PAIRED_COOKIE } from "../data/records/pairings";
 import { FILE_LIMIT } from "../core/model/basics";
 import { pairPage } from "./pair-page";
 

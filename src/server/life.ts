@@ -2,7 +2,7 @@ import { setFlagsFromString } from "node:v8";
 import { copiesIn, keepDailyCopy, sayCopy } from "../app/copies";
 import { readLatest } from "../app/reading";
 import { closeStore, store } from "../data/connection";
-import { FolderDamaged, isDamage } from "../data/damage";
+import { FolderDamaged, isDamage } from "../data/records/damage";
 import { dataFolder } from "../data/folder";
 
 /** Ends with a sentence: what happened, and, of a damaged log, where its copies are and how to come back. */

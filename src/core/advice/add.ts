@@ -1,10 +1,10 @@
 import type { Book } from "../ledger/book";
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import type { Outing } from "../ledger/outing";
 import type { Job, Missed, Ruling, Urgency } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
-import { inPlain, isCalled } from "../trade/names";
+import { inPlain, isCalled } from "../trade/words/names";
 import { found, type Finding } from "../reasons/finding";
 import type { Advice } from "./advise";
 import { stands } from "../reasons/rulings";

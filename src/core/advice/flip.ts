@@ -1,4 +1,4 @@
-import { daysAfter } from "../ledger/days";
+import { daysAfter } from "../sums/days";
 import { carriedOn, type Book, type Carried } from "../ledger/book";
 import { nextLike, type NextOuting } from "../ledger/next-outing";
 import { outingOf, type Outing } from "../ledger/outing";

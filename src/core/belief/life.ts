@@ -1,6 +1,6 @@
 import type { Book } from "../ledger/book";
 import { marked } from "../ledger/book";
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import { departureOf, type Departure } from "../ledger/history";
 import { wearAhead, type Totals } from "../ledger/totals";
 import type { ItemId } from "../model";

@@ -1,5 +1,5 @@
 import type { FullItem } from "../trade/full-item";
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import type { Complaint, Symptom } from "../model";
 import type { Advice, Verdict } from "../advice/advise";
 import type { Kit } from "../advice/kit";

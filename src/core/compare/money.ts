@@ -1,4 +1,4 @@
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import type { Advice } from "../advice/advise";
 import type { State } from "../ledger/history";
 import type { FullItem } from "../trade/full-item";

@@ -3,7 +3,7 @@ import { evidenceOfUse, poolFor, type Pool, type UseEvidence } from "../belief/u
 import { meanChance } from "../belief/use-chance";
 import { beliefsOf, leftIn, readingsOf, type Beliefs, type Left, type Readings } from "../belief/life";
 import { marked, type Book, type Marked } from "../ledger/book";
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import {
   departureOf,
   frostDoubtOf,

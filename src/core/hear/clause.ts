@@ -1,4 +1,4 @@
-import { IDIOMS } from "../trade/hearing";
+import { IDIOMS } from "../trade/words/hearing";
 import { mentionsIn, namesOf, type Mention, type Names } from "./things";
 import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
 

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { Item, Mark, TripHead, type ItemId } from "../model";
 import { sayHeard } from "../say/walk/heard";
 import { withDefaults } from "../trade/full-item";
-import { kindOf } from "../trade/names";
+import { kindOf } from "../trade/words/names";
 import type { HeardFact } from "./facts";
 import { hear, namedOf, piecesOf } from "./hear";
 import { intoDebrief } from "./into-debrief";

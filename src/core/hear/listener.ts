@@ -1,5 +1,5 @@
 import type { Felt, ItemId } from "../model";
-import { DONE, FELTS, NOT_MISSED, NOT_SO, OLD_ONES_GONE, TROUBLES } from "../trade/hearing";
+import { DONE, FELTS, NOT_MISSED, NOT_SO, OLD_ONES_GONE, TROUBLES } from "../trade/words/hearing";
 import { METRES_PER_MILE } from "../units/quantity";
 import { readSentence, unitSpans, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
 import type { Heard, HeardFact } from "./facts";

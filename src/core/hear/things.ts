@@ -1,6 +1,6 @@
 import type { Item } from "../model";
-import { KIND_WORDS, WORDS_FOR } from "../trade/hearing";
-import { findKind } from "../trade/names";
+import { KIND_WORDS, WORDS_FOR } from "../trade/words/hearing";
+import { findKind } from "../trade/words/names";
 import { isTypoOf, type Token } from "./tokens";
 
 /** A thing that may be spoken of; those along before those that are not. */

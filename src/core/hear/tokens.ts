@@ -1,4 +1,4 @@
-import { PLAIN_FORMS } from "../trade/hearing";
+import { PLAIN_FORMS } from "../trade/words/hearing";
 
 /** A word, number or mark of a text, plain, and where it stands. */
 export interface Token {

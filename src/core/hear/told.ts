@@ -16,7 +16,7 @@ import {
   USED,
   WENT_WITHOUT,
   WHYS,
-} from "../trade/hearing";
+} from "../trade/words/hearing";
 import type { Clause } from "./clause";
 import type { ThingFact } from "./facts";
 import { NUMBER, numberOf, shareOf } from "./quantities";

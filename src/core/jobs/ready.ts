@@ -1,4 +1,4 @@
-import { daysBetween } from "../ledger/days";
+import { daysBetween } from "../sums/days";
 import type { Book } from "../ledger/book";
 import type { Advice } from "../advice/advise";
 import type { Kit } from "../advice/kit";

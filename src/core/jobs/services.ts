@@ -1,6 +1,6 @@
 import type { Case } from "../decide/case";
 import type { Book } from "../ledger/book";
-import { daysBetween } from "../ledger/days";
+import { daysBetween } from "../sums/days";
 import { ownServiceCounts } from "../ledger/service-counts";
 import { wearAhead } from "../ledger/totals";
 import type { ServiceUnit, WearUnit } from "../model";

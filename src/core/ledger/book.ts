@@ -15,11 +15,11 @@ import type {
   TripId,
 } from "../model";
 import { withDefaults, type FullItem } from "../trade/full-item";
-import { inPlain } from "../trade/names";
+import { inPlain } from "../trade/words/names";
 import { rulesOf, type Rules } from "../trade/rules";
 import { joinedAt, sharesCarried } from "./carriage";
-import { inOrder } from "./days";
-import { groupBy, partition } from "./group";
+import { inOrder } from "../sums/days";
+import { groupBy, partition } from "../sums/group";
 import { nextOuting, type NextOuting } from "./next-outing";
 import { callsOf, outingOf, strengthOn, type Outing } from "./outing";
 

@@ -1,7 +1,7 @@
 import type { Cause, Entry, ExitHow, ItemId, ItemState, Mark, Symptom, TripId } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { Book, Marked } from "./book";
-import { inOrder } from "./days";
+import { inOrder } from "../sums/days";
 import type { Outing } from "./outing";
 
 /** Damage or a failure, on a trip or between trips. */

@@ -1,5 +1,5 @@
 import type { TripHead } from "../model";
-import { daysBetween } from "./days";
+import { daysBetween } from "../sums/days";
 import { outingOf } from "./outing";
 
 /** A trip that was planned, as walked from now on; what had been planned of it is kept beside what is walked. */

@@ -1,5 +1,5 @@
 import type { LegId, Strength, Terrain, Trigger, Trip } from "../model";
-import { medianOf } from "./median";
+import { medianOf } from "../sums/median";
 import { outingOf, type Outing, strengthOn } from "./outing";
 
 /** A stretch of the next trip between places where a thing can be replaced. */

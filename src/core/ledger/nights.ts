@@ -1,4 +1,4 @@
-import { groupBy } from "./group";
+import { groupBy } from "../sums/group";
 import type { FeltNight, ItemId } from "../model";
 
 /** Nights that were told alike, and how many. */

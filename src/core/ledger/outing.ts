@@ -1,5 +1,5 @@
 import type { Leg, LegId, Offer, Strength, Trigger, TripHead } from "../model";
-import { daysBetween } from "./days";
+import { daysBetween } from "../sums/days";
 
 /**
  * A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no

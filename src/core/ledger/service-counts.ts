@@ -2,7 +2,7 @@ import type { OwnService, ServiceUnit } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { Book, Marked } from "./book";
 import { marked } from "./book";
-import { daysBetween } from "./days";
+import { daysBetween } from "../sums/days";
 import { shareUsed } from "./totals";
 
 /**

@@ -1,5 +1,5 @@
 import type { Carry, ItemId, Leg, LegId, Trip } from "../model";
-import { daysAfter, daysBetween } from "./days";
+import { daysAfter, daysBetween } from "../sums/days";
 
 /** A part of a trip's way, in metres from its start. */
 export interface Stretch {

@@ -3,7 +3,7 @@ import type { FullItem } from "../trade/full-item";
 import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
 import { marked, partOf, strengthFor, type Book, type Carried, type Marked } from "./book";
-import { inOrder } from "./days";
+import { inOrder } from "../sums/days";
 
 interface Exposure {
   readonly metres: number;

@@ -2,7 +2,7 @@ import { openBook } from "../ledger/book";
 import type { Log, Mark, Trip } from "../model";
 import { leavesForGood } from "../advice/advise";
 import { kitOf } from "../advice/kit";
-import { inPlain } from "../trade/names";
+import { inPlain } from "../trade/words/names";
 import { VERBS } from "../trade/verbs";
 
 /** A chance that was said, and whether it happened. */

@@ -1,7 +1,7 @@
 import { compareLists, listOf, type ListDifference } from "../compare/lists";
 import { carriedOfTrip, partOf, type Book } from "../ledger/book";
-import { groupBy } from "../ledger/group";
-import { medianOf } from "../ledger/median";
+import { groupBy } from "../sums/group";
+import { medianOf } from "../sums/median";
 import type { Outing } from "../ledger/outing";
 import type { TripId } from "../model";
 import { weighIn } from "../weighin/weigh-in";

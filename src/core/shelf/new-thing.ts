@@ -1,6 +1,6 @@
 import type { Item } from "../model";
 import { cutTo, slug } from "../model/slug";
-import { kindOf } from "../trade/names";
+import { kindOf } from "../trade/words/names";
 import type { HowCome, OlderIs } from "./how-come";
 import type { ParsedLine } from "./parse-line";
 

@@ -1,4 +1,4 @@
-import { guessKind } from "../trade/names";
+import { guessKind } from "../trade/words/names";
 import type { Stow } from "../model";
 import { parseMass, type Mass } from "../units/quantity";
 

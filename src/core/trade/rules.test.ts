@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { kindOf } from "./names";
+import { kindOf } from "./words/names";
 import { Settings } from "../model";
 import { rulesOf } from "./rules";
 import { backupsFor, SCHOOLS } from "./schools";

@@ -1,7 +1,7 @@
 import type { Consequence, Item, KindNumbers, SchoolName, Settings, Terrain } from "../model";
 import { TERRAIN_WEAR } from "./ground";
 import type { Kind, LifeRule } from "./kind";
-import { kindOf } from "./names";
+import { kindOf } from "./words/names";
 import { SCHOOLS, type School } from "./schools";
 
 /**

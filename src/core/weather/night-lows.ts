@@ -1,4 +1,4 @@
-import { daysAfter, daysBetween } from "../ledger/days";
+import { daysAfter, daysBetween } from "../sums/days";
 import { count, sayDay, sayDays } from "../units/speak";
 
 /** One reading by the walker's own clock: `at` is local, "2026-05-01T22:10", without a zone. */

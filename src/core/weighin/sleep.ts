@@ -7,7 +7,7 @@ import {
   type Worth,
 } from "../belief/comfort";
 import type { Book } from "../ledger/book";
-import { groupBy } from "../ledger/group";
+import { groupBy } from "../sums/group";
 import type { Outing } from "../ledger/outing";
 import type { Felt } from "../model";
 import type { FullItem } from "../trade/full-item";

@@ -1,8 +1,8 @@
 import { weightOn } from "../compare/lists";
 import { partOf } from "../ledger/book";
 import { joinedAt, sharesCarried } from "../ledger/carriage";
-import { groupBy } from "../ledger/group";
-import { medianOf } from "../ledger/median";
+import { groupBy } from "../sums/group";
+import { medianOf } from "../sums/median";
 import { outingOf, type Outing } from "../ledger/outing";
 import type { Carry, ItemId, Job, LegId, Load, Stow, Trip } from "../model";
 import type { FullItem } from "../trade/full-item";

@@ -1,30 +1,24 @@
 "use client";
 
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
+import { useLoaded } from "../use-loaded";
 import type { PaletteProps } from "./palette-dialog";
 
-const loadPalette = () => import("./palette-dialog");
-const PaletteDialog = lazy(loadPalette);
+/** No part of a page's first load, and here before anybody asks: what is typed behind the keys goes into its field. */
+const PALETTE = () => import("./palette-dialog");
 
-/** Ctrl or ⌘ K opens the palette; it is no part of the first load, and here before anybody asks for it. */
+/** Ctrl or ⌘ K: any page, thing or trip by a few of its letters. */
 export function CommandPalette(props: Omit<PaletteProps, "open" | "onOpen">) {
   const [open, setOpen] = useState(false);
-  const [isWanted, setWanted] = useState(false);
-  // What is typed right behind the keys goes into its field.
-  useEffect(() => void loadPalette(), []);
+  const palette = useLoaded(PALETTE, true);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey)) return;
       event.preventDefault();
-      setWanted(true);
       setOpen((was) => !was);
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, []);
-  return isWanted ? (
-    <Suspense>
-      <PaletteDialog {...props} open={open} onOpen={setOpen} />
-    </Suspense>
-  ) : null;
+  return palette && <palette.PaletteDialog {...props} open={open} onOpen={setOpen} />;
 }

@@ -32,7 +32,7 @@ const PAGES: readonly Goal[] = [
 ];
 
 /** Any page, thing or trip by a few of its letters. */
-export default function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
+export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
   const router = useRouter();
   const go = (href: string) => {
     onOpen(false);

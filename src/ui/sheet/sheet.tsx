@@ -5,18 +5,18 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from "reac
 import { isTyping } from "../is-typing";
 import { itemPath } from "../paths";
 import { arrange, EVERYTHING, type Asked, type Range } from "./arrange";
-import { placeOf, type Place } from "./cell-focus";
+import { placeOf, type Place } from "./walk/cell-focus";
 import { CellWords, type LookedAt } from "./cell-words";
 import { SheetControls } from "./sheet-controls";
 import type { SheetData } from "./sheet-data";
 import { BLOCK, GroupLine, RowLine, type Span } from "./sheet-line";
-import { moveOfKey, USE_KEYS } from "./sheet-moves";
+import { moveOfKey, USE_KEYS } from "./walk/sheet-moves";
 import { TrailStrip } from "./trail-strip";
-import { useCellFocus } from "./use-cell-focus";
-import { NOTHING, useDrawn } from "./use-drawn";
+import { useCellFocus } from "./walk/use-cell-focus";
+import { NOTHING, useDrawn } from "./walk/use-drawn";
 import { useMarking } from "./use-marking";
 import { useMedia, usePrinting } from "./use-media";
-import { sizesOf, useView } from "./use-view";
+import { sizesOf, useView } from "./walk/use-view";
 
 /**
  * The tally sheet: items down, trips across, one pen stroke a cell. Arrow keys walk it; u, h and n mark in

@@ -5,7 +5,7 @@ import { benchOf } from "@/core/jobs/bench";
 import { servicesAhead } from "@/core/jobs/services";
 import { count } from "@/core/units/speak";
 import { store } from "@/data/connection";
-import { allTasks } from "@/data/tasks";
+import { allTasks } from "@/data/records/tasks";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { AddTask } from "./add-task";
 import { CalendarIn } from "./calendar-in";

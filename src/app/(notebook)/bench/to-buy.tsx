@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { Bench } from "@/core/jobs/bench";
 import type { Book } from "@/core/ledger/book";
-import { daysAfter } from "@/core/ledger/days";
+import { daysAfter } from "@/core/sums/days";
 import { sayMoney } from "@/core/say/money";
 import { sayDay, sayMass, type Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";

@@ -2,10 +2,10 @@
 
 import { z } from "zod";
 import { ItemId, Moved, TripId } from "@/core/model";
-import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
 import type { Db } from "@/data/db";
-import { allItems } from "@/data/items";
-import { findTrip, saveTrips } from "@/data/trips";
+import { allItems } from "@/data/records/items";
+import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { refuse, type Answer } from "@/ui/form/answer";
 

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { readyFor, type Ready } from "@/core/jobs/ready";
-import { groupBy } from "@/core/ledger/group";
+import { groupBy } from "@/core/sums/group";
 import { count, sayDay, sayLong } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";

@@ -1,5 +1,5 @@
 import { arc } from "d3-shape";
-import { daysBetween } from "@/core/ledger/days";
+import { daysBetween } from "@/core/sums/days";
 import type { Season } from "@/core/seasons/season";
 import { sayDays, sayDistance, type Units } from "@/core/units/speak";
 

@@ -4,8 +4,8 @@ import { revalidatePath } from "next/cache";
 import { cookies } from "next/headers";
 import { z } from "zod";
 import { RecordId, Settings } from "@/core/model";
-import { unpair } from "@/data/pairings";
-import { saveSettings } from "@/data/settings";
+import { unpair } from "@/data/records/pairings";
+import { saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
 

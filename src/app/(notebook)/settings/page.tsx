@@ -6,7 +6,7 @@ import { ownLives } from "@/core/compare/own-lives";
 import { readBook } from "@/app/book";
 import { schoolEffects } from "./school-effects";
 import { Everything } from "./everything/everything";
-import { pairings } from "@/data/pairings";
+import { pairings } from "@/data/records/pairings";
 import { Paired } from "./paired";
 import { SettingsForm } from "./settings-form";
 

@@ -1,20 +1,20 @@
 "use server";
 
 import { z } from "zod";
-import { isHeavy, itemProblems, oddOf, placeProblems } from "@/core/ledger/check";
+import { isHeavy, itemProblems, oddOf, placeProblems } from "@/core/ledger/check/check";
 import { namedAt } from "@/core/ledger/named";
 import { Item, ItemId, ItemState, MOST_WEIGHTS, Weighing } from "@/core/model";
 import { OLDER_IS } from "@/core/shelf/how-come";
 import { newThing, takeOver } from "@/core/shelf/new-thing";
 import { parseLine } from "@/core/shelf/parse-line";
 import { slug } from "@/core/model/slug";
-import { guessKind } from "@/core/trade/names";
+import { guessKind } from "@/core/trade/words/names";
 import { Text } from "@/core/units/text";
-import { carriesOf } from "@/data/carries";
+import { carriesOf } from "@/data/records/carries";
 import type { Db } from "@/data/db";
-import { allItems, findItem, removeItem, saveItems } from "@/data/items";
+import { allItems, findItem, removeItem, saveItems } from "@/data/records/items";
 import { fullOf } from "@/data/limits";
-import { readSettings, saveSettings } from "@/data/settings";
+import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { logIn, today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/changed-since";

@@ -1,8 +1,8 @@
 "use server";
 
 import { z } from "zod";
-import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check";
-import { daysBetween } from "@/core/ledger/days";
+import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check/check";
+import { daysBetween } from "@/core/sums/days";
 import { walked } from "@/core/ledger/intended";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
 import {
@@ -21,14 +21,14 @@ import {
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { sayDay, sayDays } from "@/core/units/speak";
-import { carriesOf, removeCarries, saveCarries } from "@/data/carries";
+import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
 import { fullOf } from "@/data/limits";
 import type { Db } from "@/data/db";
-import { refuseAfterExit } from "@/data/exits";
+import { refuseAfterExit } from "@/data/records/exits";
 import { isRefused, Refused } from "@/data/refused";
-import { allItems, findItem } from "@/data/items";
-import { saveTracks } from "@/data/tracks";
-import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/trips";
+import { allItems, findItem } from "@/data/records/items";
+import { saveTracks } from "@/data/records/tracks";
+import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/changed-since";

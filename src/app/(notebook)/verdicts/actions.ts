@@ -16,11 +16,11 @@ import {
 import { doingOf } from "@/core/advice/doing";
 import type { RuledOn } from "@/core/model";
 import { Text } from "@/core/units/text";
-import { changeCarry } from "@/data/carries";
+import { changeCarry } from "@/data/records/carries";
 import { fullOf } from "@/data/limits";
 import type { Db } from "@/data/db";
-import { removeRuling, saveRulings } from "@/data/rulings";
-import { findTrip, saveTrips } from "@/data/trips";
+import { removeRuling, saveRulings } from "@/data/records/rulings";
+import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
 import { readBook } from "@/app/book";

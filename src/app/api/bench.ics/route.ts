@@ -1,7 +1,7 @@
 import { benchOf, jobId } from "@/core/jobs/bench";
 import { says } from "@/core/say/verdicts/says";
 import { store } from "@/data/connection";
-import { allTasks } from "@/data/tasks";
+import { allTasks } from "@/data/records/tasks";
 import { jobsAsCalendar } from "@/formats/icalendar";
 import { readBook } from "../../book";
 

@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { ItemId, TripId } from "@/core/model";
 import { legName, sayMark } from "@/core/say/walk/mark";
-import { carriesOf } from "@/data/carries";
+import { carriesOf } from "@/data/records/carries";
 import { store } from "@/data/connection";
-import { allItems } from "@/data/items";
-import { readSettings } from "@/data/settings";
-import { findTrip } from "@/data/trips";
+import { allItems } from "@/data/records/items";
+import { readSettings } from "@/data/records/settings";
+import { findTrip } from "@/data/records/trips";
 
 const Asked = z.object({ item: ItemId, trip: TripId });
 

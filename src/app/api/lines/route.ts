@@ -2,9 +2,9 @@ import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { Line, TripId } from "@/core/model";
 import { store } from "@/data/connection";
-import { addLines } from "@/data/lines";
+import { addLines } from "@/data/records/lines";
 import { Refused } from "@/data/refused";
-import { weighAdded } from "@/data/weight";
+import { weighAdded } from "@/data/records/weight";
 import { answering, jsonIn } from "../answering";
 
 const Sent = z.object({ trip: TripId, lines: z.array(Line).min(1).max(500) });

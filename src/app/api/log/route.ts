@@ -1,10 +1,10 @@
 import { revalidatePath } from "next/cache";
-import { logProblems, type Problem } from "@/core/ledger/check";
+import { logProblems, type Problem } from "@/core/ledger/check/check";
 import type { WholeLog } from "@/core/model";
 import { store } from "@/data/connection";
-import { addLog, readWholeLog, replaceLog } from "@/data/log";
+import { addLog, readWholeLog, replaceLog } from "@/data/records/log";
 import { isRefused } from "@/data/refused";
-import { weighLog } from "@/data/weight";
+import { weighLog } from "@/data/records/weight";
 import { keepCopyBefore } from "@/app/copies";
 import { asImport, Stopped, type Tell } from "@/app/imports";
 import { readApart } from "@/app/read-apart";

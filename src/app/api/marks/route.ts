@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { Carry, ItemId, Mark, TripId } from "@/core/model";
-import { changeCarry, type CarryChange } from "@/data/carries";
+import { changeCarry, type CarryChange } from "@/data/records/carries";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
-import { refuseAfterExit } from "@/data/exits";
-import { findItem } from "@/data/items";
+import { refuseAfterExit } from "@/data/records/exits";
+import { findItem } from "@/data/records/items";
 import { Refused } from "@/data/refused";
-import { findTrip } from "@/data/trips";
-import { weighAdded } from "@/data/weight";
+import { findTrip } from "@/data/records/trips";
+import { weighAdded } from "@/data/records/weight";
 import { answering, jsonIn } from "../answering";
 
 const of = { trip: TripId, item: ItemId };

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { jsonIn } from "../answering";
 import { Text } from "@/core/units/text";
-import { isPairingSecret, pair, PAIRED_COOKIE } from "@/data/pairings";
+import { isPairingSecret, pair, PAIRED_COOKIE } from "@/data/records/pairings";
 
 const Asked = z.object({ secret: Text.max(200) });
 

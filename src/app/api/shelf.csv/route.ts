@@ -1,5 +1,5 @@
 import { store } from "@/data/connection";
-import { allItems } from "@/data/items";
+import { allItems } from "@/data/records/items";
 import { writeItems } from "@/formats/items-csv";
 
 export async function GET(): Promise<Response> {

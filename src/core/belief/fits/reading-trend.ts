@@ -1,4 +1,4 @@
-import { medianOf } from "../../ledger/median";
+import { medianOf } from "../../sums/median";
 import type { ReadingRule } from "../../trade/kind";
 import { theilSen, type Point } from "./theil-sen";
 

@@ -1,4 +1,4 @@
-import { medianOf } from "../../ledger/median";
+import { medianOf } from "../../sums/median";
 
 export interface Point {
   readonly x: number;

@@ -1,4 +1,4 @@
-import { daysBetween } from "../../ledger/days";
+import { daysBetween } from "../../sums/days";
 import { isCritical, type Case } from "../../decide/case";
 import type { Trigger } from "../../model";
 import { JOB_RULES } from "../../trade/jobs";

@@ -1,6 +1,6 @@
 import { tripsOf } from "../../ledger/history";
 import type { Incident } from "../../ledger/history";
-import { daysBetween } from "../../ledger/days";
+import { daysBetween } from "../../sums/days";
 import { chooseByLife } from "../../decide/choose";
 import { isCritical, successorOf, type Case } from "../../decide/case";
 import { CONDITION } from "../../trade/kind";

@@ -1,4 +1,4 @@
-import { daysBetween } from "../../ledger/days";
+import { daysBetween } from "../../sums/days";
 import { ownServiceCounts, shareAfter } from "../../ledger/service-counts";
 import { tripsOf } from "../../ledger/history";
 import type { WearStep } from "../../ledger/totals";

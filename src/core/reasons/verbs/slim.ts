@@ -2,7 +2,7 @@ import type { Marked } from "../../ledger/book";
 import { tripsOf } from "../../ledger/history";
 import type { Supply } from "../../model";
 import type { Case } from "../../decide/case";
-import { isCalled } from "../../trade/names";
+import { isCalled } from "../../trade/words/names";
 import { found, type Finding, type Rule } from "../finding";
 import { said, speaks, surenessOf, urgencyBy } from "../sureness";
 

@@ -2,8 +2,8 @@
 
 import { Entry, ItemId, MOST_PARTS, Name, RecordId } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
-import { removeEntry, saveEntries } from "@/data/entries";
-import { findItem, saveItems } from "@/data/items";
+import { removeEntry, saveEntries } from "@/data/records/entries";
+import { findItem, saveItems } from "@/data/records/items";
 import { fullOf } from "@/data/limits";
 import { acting } from "@/app/acting";
 import { refuse, type Answer } from "@/ui/form/answer";

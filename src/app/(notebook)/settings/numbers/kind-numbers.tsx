@@ -4,7 +4,7 @@ import { whenServiced } from "@/core/say/services";
 import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
 import type { Kind } from "@/core/trade/kind";
 import { KINDS } from "@/core/trade/kinds";
-import { findKind } from "@/core/trade/names";
+import { findKind } from "@/core/trade/words/names";
 import { capital, type Units } from "@/core/units/speak";
 import { KindPicker } from "./kind-picker";
 import { KindServices } from "./kind-services";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Settings } from "@/core/model";
 import { KINDS } from "@/core/trade/kinds";
-import { findKind } from "@/core/trade/names";
+import { findKind } from "@/core/trade/words/names";
 import { Field } from "@/ui/form/field";
 
 interface KindPickerProps {

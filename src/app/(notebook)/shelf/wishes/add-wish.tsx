@@ -13,7 +13,7 @@ import { addWish } from "../actions";
 const BLANK = { name: "", kind: "", weight: "", price: "", currency: "", instead: "" };
 
 /** What tells a kind by a name, which comes with the first letter. */
-const GUESS = () => import("@/core/trade/names");
+const GUESS = () => import("@/core/trade/words/names");
 
 interface AddWishProps {
   readonly kinds: readonly string[];

@@ -5,7 +5,7 @@ import { idIn } from "@/app/id-in";
 import { endsOf } from "@/core/ledger/stretches";
 import { TripId } from "@/core/model";
 import { store } from "@/data/connection";
-import { findTrack } from "@/data/tracks";
+import { findTrack } from "@/data/records/tracks";
 import { alongOf, happenedIn, sharedOf, wayOf } from "./along-of";
 import { Companions } from "./sections/companions";
 import { CameOfIt } from "./sections/came-of-it";

@@ -1,11 +1,11 @@
 import { endsOf } from "@/core/ledger/stretches";
 import { TripId } from "@/core/model";
 import { happenedOn } from "@/core/say/walk/mark";
-import { carriesOf } from "@/data/carries";
+import { carriesOf } from "@/data/records/carries";
 import { store } from "@/data/connection";
-import { allItems } from "@/data/items";
-import { findTrack } from "@/data/tracks";
-import { findTrip } from "@/data/trips";
+import { allItems } from "@/data/records/items";
+import { findTrack } from "@/data/records/tracks";
+import { findTrip } from "@/data/records/trips";
 import { writeGpx } from "@/formats/gpx";
 import { idIn } from "../../../id-in";
 

@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { Item, ItemId } from "@/core/model";
 import { KINDS } from "@/core/trade/kinds";
 import { store } from "@/data/connection";
-import { findItem } from "@/data/items";
+import { findItem } from "@/data/records/items";
 import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { ItemForm } from "./item-form";

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { TripId } from "@/core/model";
-import { carriesOf } from "@/data/carries";
+import { carriesOf } from "@/data/records/carries";
 import { store } from "@/data/connection";
-import { findTrip } from "@/data/trips";
+import { findTrip } from "@/data/records/trips";
 import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { seenOf } from "../../seen";

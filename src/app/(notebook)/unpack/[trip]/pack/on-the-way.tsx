@@ -24,7 +24,7 @@ interface OnTheWayProps {
 }
 
 /** A thing bought, found or borrowed on the way: one line, from which leg on, and whose place it took. */
-export default function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
+export function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
   const refresh = useRefresh();
   const box = useRef<HTMLFormElement>(null);
   useEffect(() => box.current?.querySelector("input")?.focus(), []);

@@ -1,11 +1,12 @@
 "use client";
 
 import Link from "next/link";
-import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useState } from "react";
+import { lazy, Suspense, useLayoutEffect, useMemo, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
 import { useKeptMarks } from "@/ui/marks/kept-marks";
+import { useLoaded } from "@/ui/use-loaded";
 import { PageHead } from "@/ui/page/page-head";
 import { unpackPath } from "@/ui/paths";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
@@ -19,8 +20,8 @@ import { focusedOf, marksOf, type Act, type Unpacking } from "./unpacking";
 import { useUnpacking } from "./use-unpacking";
 
 const KeysHelp = lazy(() => import("./keys-help"));
-const loadOnTheWay = () => import("./on-the-way");
-const OnTheWay = lazy(loadOnTheWay);
+/** No part of the first load, and here before anybody asks for it: the next key goes into its field. */
+const ON_THE_WAY = () => import("./on-the-way");
 
 interface UnpackProps {
   readonly trip: { readonly id: TripId; readonly name: string };
@@ -37,8 +38,7 @@ export function Unpack({ trip, things, way }: UnpackProps) {
   const rows = things.filter((thing) => thing.stow === open);
   const left = things.filter((thing) => !marks.get(thing.id));
   useKeys(state, act, setOpened);
-  // Not part of the first load, and here before anybody asks for it: the next key goes into its field.
-  useEffect(() => void loadOnTheWay(), []);
+  const onTheWay = useLoaded(ON_THE_WAY, true);
 
   const closeOnTheWay = (item: ItemId | null) => {
     setOpened(null);
@@ -83,10 +83,8 @@ export function Unpack({ trip, things, way }: UnpackProps) {
             onAct={act}
             onAdd={opened === "on the way" ? undefined : () => setOpened("on the way")}
           />
-          {opened === "on the way" && (
-            <Suspense>
-              <OnTheWay trip={trip.id} way={way} things={things} onClose={closeOnTheWay} />
-            </Suspense>
+          {opened === "on the way" && onTheWay && (
+            <onTheWay.OnTheWay trip={trip.id} way={way} things={things} onClose={closeOnTheWay} />
           )}
         </div>
       </div>

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Track, type TripId } from "@/core/model";
-import type { Db } from "./db";
+import type { Db } from "../db";
 
 /** A trip's track; null where it has none. */
 export async function findTrack(db: Db, trip: TripId): Promise<Track | null> {

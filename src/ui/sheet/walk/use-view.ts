@@ -1,7 +1,7 @@
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, type RefObject } from "react";
-import type { Range } from "./arrange";
-import { BLOCK } from "./sheet-line";
+import type { Range } from "../arrange";
+import { BLOCK } from "../sheet-line";
 
 /** Rows and columns drawn beyond each edge. */
 const OVERSCAN = 2;

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Entry } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 const COLUMNS = columnsOf(Entry.shape, { key: ["id", "item"], dates: ["on"] });
 

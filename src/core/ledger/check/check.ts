@@ -1,6 +1,6 @@
-import { marked, openBook } from "./book";
-import { daysBetween } from "./days";
-import type { FullItem } from "../trade/full-item";
+import { marked, openBook } from "../book";
+import { daysBetween } from "../../sums/days";
+import type { FullItem } from "../../trade/full-item";
 import {
   MOST,
   type Carry,
@@ -10,11 +10,11 @@ import {
   type Ruling,
   type Trip,
   type TripHead,
-} from "../model";
-import { findKind } from "../trade/names";
-import type { Mass } from "../units/quantity";
-import { departureOf } from "./history";
-import { sayDay, sayDays } from "../units/speak";
+} from "../../model";
+import { findKind } from "../../trade/words/names";
+import type { Mass } from "../../units/quantity";
+import { departureOf } from "../history";
+import { sayDay, sayDays } from "../../units/speak";
 
 /** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
 export interface Problem {

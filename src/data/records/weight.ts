@@ -1,6 +1,6 @@
 import { LOG_LIMIT } from "@/core/model";
-import type { Db } from "./db";
-import { Refused } from "./refused";
+import type { Db } from "../db";
+import { Refused } from "../refused";
 
 /** What a mark that says nothing beyond its use weighs in a file, in bytes, its thing's name with it. */
 const PLAIN_BYTES = 140;

@@ -1,5 +1,5 @@
 import { anyOf } from "./any-of";
-import type { Complaint, ExitHow, Felt, OwnerCall, Symptom, WhyUnused } from "../model";
+import type { Complaint, ExitHow, Felt, OwnerCall, Symptom, WhyUnused } from "../../model";
 
 /*
  * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Item, type ItemId } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 const COLUMNS = columnsOf(Item.shape, { key: ["id"], dates: ["acquired", "expires", "since"] });
 

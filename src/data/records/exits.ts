@@ -1,9 +1,9 @@
-import { carriedAfterExit, sayAfterExit } from "@/core/ledger/check";
+import { carriedAfterExit, sayAfterExit } from "@/core/ledger/check/check";
 import { Settings, type ItemId } from "@/core/model";
 import { carriesOf } from "./carries";
-import type { Db } from "./db";
+import type { Db } from "../db";
 import { findItem } from "./items";
-import { Refused } from "./refused";
+import { Refused } from "../refused";
 import { allTrips } from "./trips";
 
 /**

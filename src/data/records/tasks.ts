@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Task } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 const COLUMNS = columnsOf(Task.shape, { key: ["id"], dates: ["due", "done"] });
 

@@ -2,7 +2,7 @@ import { createHash, randomBytes, randomUUID, timingSafeEqual } from "node:crypt
 import { mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { dataFolder } from "./folder";
+import { dataFolder } from "../folder";
 
 /**
  * Browsers that may read and write while the app is shared on the home network. They stand in a file beside

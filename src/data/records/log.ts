@@ -1,7 +1,7 @@
 import type { Log, TripHead, WholeLog } from "@/core/model";
 import { allCarries, saveCarries } from "./carries";
-import { carriedIn } from "./changes";
-import type { Db } from "./db";
+import { carriedIn } from "../changes";
+import type { Db } from "../db";
 import { allEntries, saveEntries } from "./entries";
 import { allItems, saveItems } from "./items";
 import { allRulings, saveRulings } from "./rulings";

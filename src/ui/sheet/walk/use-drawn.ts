@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useState } from "react";
-import { towards, type Range } from "./arrange";
+import { towards, type Range } from "../arrange";
 
 export const NOTHING: Range = { from: 0, to: -1 };
 

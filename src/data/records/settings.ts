@@ -1,5 +1,5 @@
 import { Settings } from "@/core/model";
-import type { Db } from "./db";
+import type { Db } from "../db";
 
 /** The owner's choices; the defaults until one is made. */
 export async function readSettings(db: Db): Promise<Settings> {

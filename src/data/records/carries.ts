@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { groupBy } from "@/core/ledger/group";
+import { groupBy } from "@/core/sums/group";
 import { markOf } from "@/core/model/plain-mark";
 import { Carry, ItemId, Mark, TripId, type Use } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 const Row = z.object({
   ...Mark.shape,

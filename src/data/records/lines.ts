@@ -1,7 +1,7 @@
 import { Line, MOST_LINES, type TripId } from "@/core/model";
-import { inOrder } from "@/core/ledger/days";
-import type { Db } from "./db";
-import { Refused } from "./refused";
+import { inOrder } from "@/core/sums/days";
+import type { Db } from "../db";
+import { Refused } from "../refused";
 
 /**
  * Adds lines to those of a trip, each once, whatever how often it is sent; false where there is no such trip.

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Text } from "../units/text";
+import { Text } from "../../units/text";
 import { findKind } from "./names";
 
 /** A kind by any of its names, kept as its first; the list is docs/kinds.md. */

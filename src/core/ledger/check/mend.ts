@@ -1,4 +1,4 @@
-import type { ItemId, Log, Trip } from "../model";
+import type { ItemId, Log, Trip } from "../../model";
 import { carriedAfterExit, ridesInItself } from "./check";
 
 /**

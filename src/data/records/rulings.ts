@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Ruling } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 const COLUMNS = columnsOf(Ruling.shape, { key: ["id"], dates: ["on"] });
 

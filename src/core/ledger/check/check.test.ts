@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { Trip } from "../model";
+import { Trip } from "../../model";
 import { legNightProblems, legProblems } from "./check";
 
 const trip = (legs: object[], more: object = {}) =>

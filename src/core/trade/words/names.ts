@@ -1,6 +1,6 @@
-import type { Item } from "../model";
-import type { Kind } from "./kind";
-import { KINDS } from "./kinds";
+import type { Item } from "../../model";
+import type { Kind } from "../kind";
+import { KINDS } from "../kinds";
 import { TELLS } from "./tells";
 
 const ALIASES: Readonly<Record<string, string>> = {

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Leg, TripHead, type TripId } from "@/core/model";
-import { columnsOf } from "./columns";
-import type { Db } from "./db";
+import { columnsOf } from "../columns";
+import type { Db } from "../db";
 
 // A line may come in from the way while a form that was read before it is saved: no form puts lines back to
 // what they were.
