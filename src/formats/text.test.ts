@@ -53,7 +53,7 @@ test("every string that a person may type, or a file bring in, is the one Text",
 });
 
 /** Where a plain string is meant: Text itself; what the app itself wrote; a calendar's text before it is read. */
-const MEANT = ["core/units/text.ts", "data/pairings.ts", "app/(notebook)/bench/actions.ts"];
+const MEANT = ["core/units/text.ts", "data/records/pairings.ts", "app/(notebook)/bench/actions.ts"];
 
 test("no schema elsewhere takes a plain string", () => {
   const files = readdirSync("src", { recursive: true, encoding: "utf8" })

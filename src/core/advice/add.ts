@@ -1,3 +1,4 @@
+import { lastOf } from "../sums/there";
 import type { Book } from "../ledger/book";
 import { groupBy } from "../sums/group";
 import type { Outing } from "../ledger/outing";
@@ -52,7 +53,7 @@ function missed(book: Book): Found[] {
   const told = book.outings.flatMap((outing) => outing.trip.missed.map((one): Told => ({ ...one, outing })));
   return [...groupBy(told, ({ what }) => inPlain(what)).values()].flatMap((its): Found[] => {
     const grave = its.some(({ cost }) => cost === "danger" || cost === "trip-ending");
-    const { what, outing: last, cost } = its.at(-1)!;
+    const { what, outing: last, cost } = lastOf(its);
     const atHome = leftAtHome(book, what, last);
     if (atHome.some((item) => isTakenSince(item, last, book))) return [];
     const [owned = null] = atHome;
@@ -97,7 +98,7 @@ function jobsUndone({ settings, items, outings, next }: Book): Found[] {
   return (Object.keys(JOB_RULES) as Job[]).flatMap((job): Found[] => {
     const rule = JOB_RULES[job]!;
     if (!rule.lacking || done.has(job) || (job === "sun protection" && done.has("head shaded"))) return [];
-    const trip = outings.at(-1)!.trip;
+    const trip = lastOf(outings).trip;
     const offered = rule.doneBy && (trip.offers[rule.doneBy] ?? "none") !== "none" && next.name === null;
     if (offered) return [];
     const finding = found({

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { URGENCIES, type Ruling, type Sureness, type Verb } from "../model";
 import { isCritical, type Case } from "../decide/case";
 import { found, type Finding } from "../reasons/finding";
@@ -48,7 +49,7 @@ function stayingOf(one: Case, aside: readonly Ruled[]): Finding {
     : found({
         verb: "keep",
         reason: "your ruling",
-        facts: { reason: aside[0]!.ruling!.reason },
+        facts: { reason: nth(aside, 0).ruling!.reason },
         urgency: "watch",
         sureness: "sure",
         trips: kept.trips,

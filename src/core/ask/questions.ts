@@ -1,3 +1,4 @@
+import { lastOf } from "../sums/there";
 import { withMark } from "../ledger/book";
 import type { ItemId, Mark, Symptom, TripId, WhyUnused } from "../model";
 import { resurvey, type Case, type Survey } from "../decide/case";
@@ -94,7 +95,7 @@ function candidates(one: Case): Candidate[] {
   return [...frost(one), ...symptom(one), ...grade(one), ...firm(one), ...whyUnused(one)];
 }
 
-const lastMark = ({ marked }: Case) => marked.at(-1)!;
+const lastMark = ({ marked }: Case) => lastOf(marked);
 
 function about(one: Case, asked: Asked, answers: readonly Answer[], of: Symptom | null = null): Candidate {
   const { outing } = lastMark(one);

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { Felt } from "../model";
 import type { Ratings } from "../model";
 
@@ -151,8 +152,8 @@ function quantileOf(grid: readonly number[], chances: readonly number[], p: numb
     0,
     chances.findIndex((chance) => (sum += chance) >= p),
   );
-  const step = grid[1]! - grid[0]!;
-  return grid[n]! + step * (0.5 - (sum - p) / chances[n]!);
+  const step = nth(grid, 1) - nth(grid, 0);
+  return nth(grid, n) + step * (0.5 - (sum - p) / nth(chances, n));
 }
 
 /**
@@ -184,7 +185,7 @@ export function comfortOf(
   const below = (air: number) =>
     ODD_NIGHTS / SORTS +
     (1 - (2 * ODD_NIGHTS) / SORTS) *
-      chances.reduce((sum, chance, n) => sum + chance * normalBelow((GRID[n]! - air) / NIGHT_SPREAD), 0);
+      chances.reduce((sum, chance, n) => sum + chance * normalBelow((nth(GRID, n) - air) / NIGHT_SPREAD), 0);
   const [median, low, high] = [0.5, 0.1, 0.9].map((p) => quantileOf(GRID, chances, p)) as [
     number,
     number,
@@ -228,10 +229,10 @@ export function worthOf(
       );
     }),
   );
-  const mean = chances.reduce((sum, chance, n) => sum + chance * WORTHS[n]!, 0);
+  const mean = chances.reduce((sum, chance, n) => sum + chance * nth(WORTHS, n), 0);
   return {
     mean,
-    spread: Math.sqrt(chances.reduce((sum, chance, n) => sum + chance * (WORTHS[n]! - mean) ** 2, 0)),
+    spread: Math.sqrt(chances.reduce((sum, chance, n) => sum + chance * (nth(WORTHS, n) - mean) ** 2, 0)),
     low: Math.max(0, quantileOf(WORTHS, chances, 0.1)),
     high: quantileOf(WORTHS, chances, 0.9),
   };

@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import { blendLasts, blendLeft, type LifeBlend } from "./life-belief";
 import { agreement, type ReadingTrend } from "./fits/reading-trend";
 
@@ -33,29 +34,29 @@ export function lastingByReadings(byLife: Lasting, worn: number, trends: readonl
     .slice(1)
     .map(
       (edge, n) =>
-        (lasts[n]! - lasts[n + 1]!) *
-        trends.reduce((product, trend) => product * agreement(trend, worn + (edges[n]! + edge) / 2), 1) **
+        (nth(lasts, n) - nth(lasts, n + 1)) *
+        trends.reduce((product, trend) => product * agreement(trend, worn + (nth(edges, n) + edge) / 2), 1) **
           (1 / trends.length),
     );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   // Readings that no life agrees with, to the last digit, can't be joined.
   if (!(total > 0)) return byLife;
   const chances = [1];
-  for (const weight of weights) chances.push(Math.max(0, chances.at(-1)! - weight / total));
+  for (const weight of weights) chances.push(Math.max(0, lastOf(chances) - weight / total));
   return {
     chance: (further) => {
       const n = Math.floor(Math.sqrt(Math.min(1, further / furthest)) * STEPS);
       if (n >= STEPS) return 0;
-      const part = (further - edges[n]!) / (edges[n + 1]! - edges[n]!);
-      return chances[n]! + part * (chances[n + 1]! - chances[n]!);
+      const part = (further - nth(edges, n)) / (nth(edges, n + 1) - nth(edges, n));
+      return nth(chances, n) + part * (nth(chances, n + 1) - nth(chances, n));
     },
     left: (q) => {
       const n = Math.max(
         1,
         chances.findIndex((chance) => chance <= q),
       );
-      const part = (chances[n - 1]! - q) / (chances[n - 1]! - chances[n]! || 1);
-      return edges[n - 1]! + part * (edges[n]! - edges[n - 1]!);
+      const part = (nth(chances, n - 1) - q) / (nth(chances, n - 1) - nth(chances, n) || 1);
+      return nth(edges, n - 1) + part * (nth(edges, n) - nth(edges, n - 1));
     },
   };
 }

@@ -1,3 +1,4 @@
+import { known, lastOf, nth } from "../sums/there";
 import type { Book } from "../ledger/book";
 import { marked } from "../ledger/book";
 import { groupBy } from "../sums/group";
@@ -63,8 +64,8 @@ export function beliefsOf(
     [...groupBy(items.filter(hasLife), (item) => item.kind)].map(([kind, its]) => {
       const lives = its
         .filter((item) => item.past !== "unknown" || item.opening !== null)
-        .map((item) => lifeSoFar(item, ledger.get(item.id)!, book));
-      const blend = believe(its[0]!.rules.life!, lives);
+        .map((item) => lifeSoFar(item, known(ledger, item.id), book));
+      const blend = believe(nth(its, 0).rules.life!, lives);
       return [kind, { lives, blend, lasting: kindLasting(blend) }];
     }),
   );
@@ -149,7 +150,7 @@ export function leftIn(
 
 /** What a new thing was at no wear: as new; what a service lifted, or came to its owner used, was not. */
 const asNew = (item: FullItem, rule: ReadingRule, points: readonly Point[]) =>
-  rule.what === CONDITION.what && item.past !== "unknown" && item.opening === null && points[0]!.x > 0
+  rule.what === CONDITION.what && item.past !== "unknown" && item.opening === null && nth(points, 0).x > 0
     ? AS_NEW
     : null;
 
@@ -188,6 +189,6 @@ export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings
       const y = rule.what === CONDITION.what ? from?.condition : reading;
       return y == null ? [] : [{ x, y, on }];
     });
-    return of.length ? [{ rule, points: of.map(({ x, y }) => ({ x, y })), last: of.at(-1)!.on }] : [];
+    return of.length ? [{ rule, points: of.map(({ x, y }) => ({ x, y })), last: lastOf(of).on }] : [];
   });
 }

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { groupBy } from "../sums/group";
 import type { Advice } from "../advice/advise";
 import type { State } from "../ledger/history";
@@ -79,10 +80,10 @@ export function keptOf(advised: readonly Advice[], own: string): Kept[] {
   ]
     .map((these): Kept => {
       const items = these.map(({ case: { item } }) => item);
-      const currency = currencyOf(items[0]!, own);
+      const currency = currencyOf(nth(items, 0), own);
       const sum = (of: (one: Advice) => number) => these.reduce((all, one) => all + of(one), 0);
       return {
-        name: items[0]!.slot ?? items[0]!.name,
+        name: nth(items, 0).slot ?? nth(items, 0).name,
         currency,
         holders: items,
         cost: sum(({ case: { item, totals } }) => item.price! + (currency === own ? totals.spent : 0)),

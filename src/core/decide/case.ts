@@ -1,3 +1,4 @@
+import { known } from "../sums/there";
 import { tellingsOf, toldOf, type Telling, type Told, type Tellings } from "../belief/telling";
 import { evidenceOfUse, poolFor, type Pool, type UseEvidence } from "../belief/use";
 import { meanChance } from "../belief/use-chance";
@@ -90,7 +91,7 @@ const CHANCE_RIVAL_FAILS = 0.1;
 export function survey(book: Book): Survey {
   const totals = ledger(book);
   const marks = new Map(book.items.map((item) => [item.id, marked(book.carriedOf(item.id))]));
-  const departures = new Map(book.items.map((item) => [item.id, departureOf(item, marks.get(item.id)!)]));
+  const departures = new Map(book.items.map((item) => [item.id, departureOf(item, known(marks, item.id))]));
   const byJob = new Map(
     [
       ...groupBy(
@@ -149,7 +150,7 @@ function doingOf(
 function poolOf(items: readonly FullItem[], totals: ReadonlyMap<ItemId, Totals>): Pool {
   return items.reduce(
     (sum, item) => {
-      const own = ownPool(totals.get(item.id)!);
+      const own = ownPool(known(totals, item.id));
       return { uses: sum.uses + own.uses, misses: sum.misses + own.misses };
     },
     { uses: 0, misses: 0 },
@@ -180,13 +181,13 @@ function wearCostsOf(items: readonly FullItem[], beliefs: Beliefs): Map<string, 
 export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   const item = book.item(changed);
   if (!item) return { ...before, book };
-  const again = item.rules.life || item.rules.inTurn ? before.byKind.get(item.kind)! : [item];
+  const again = item.rules.life || item.rules.inTurn ? known(before.byKind, item.kind) : [item];
   const totals = new Map([...before.totals, ...ledger(book, again)]);
   const marks = new Map([...before.marks, [changed, marked(book.carriedOf(changed))]]);
-  const departures = new Map([...before.departures, [changed, departureOf(item, marks.get(changed)!)]]);
+  const departures = new Map([...before.departures, [changed, departureOf(item, known(marks, changed))]]);
   const beliefs = new Map([...before.beliefs, ...beliefsOf(book, totals, again)]);
   const anew = <V>(old: ReadonlyMap<Job, V>, make: (items: readonly FullItem[]) => V) =>
-    new Map([...old, ...item.jobs.map((job) => [job, make(before.byJob.get(job)!)] as const)]);
+    new Map([...old, ...item.jobs.map((job) => [job, make(known(before.byJob, job))] as const)]);
   return {
     ...before,
     book,
@@ -208,21 +209,21 @@ export function touchedBy({ book, byKind, byJob, bySlot }: Survey, id: ItemId): 
   const item = book.item(id);
   if (!item) return [];
   const mates = item.jobs.filter((job) => job !== "other").flatMap((job) => byJob.get(job) ?? []);
-  const slot = item.slot === null ? [] : bySlot.get(item.slot)!;
+  const slot = item.slot === null ? [] : known(bySlot, item.slot);
   const needs = item.needs.flatMap((need) => book.item(need) ?? []);
-  return [...new Set([item, ...byKind.get(item.kind)!, ...slot, ...mates, ...needs])];
+  return [...new Set([item, ...known(byKind, item.kind), ...slot, ...mates, ...needs])];
 }
 
 export function openCase(item: FullItem, surveyed: Survey): Case {
   const { book } = surveyed;
-  const totals = surveyed.totals.get(item.id)!;
-  const own = surveyed.marks.get(item.id)!;
+  const totals = known(surveyed.totals, item.id);
+  const own = known(surveyed.marks, item.id);
   const [job] = item.jobs;
   const like = job && job !== "other" ? surveyed.pools.get(job) : undefined;
   const use = evidenceOfUse(own, item, book.missedOf(item.id), like && poolFor(like, ownPool(totals)));
   const tellings: Tellings = tellingsOf(item, own);
   const readings = readingsOf(item, totals, book);
-  const departure = surveyed.departures.get(item.id)!;
+  const departure = known(surveyed.departures, item.id);
   const tripChance = chanceOnTrip(use);
   return {
     item,
@@ -266,7 +267,9 @@ function isStoodInFor(own: readonly Marked[], item: FullItem, { doing }: Survey)
   const [job] = item.jobs;
   const done = job && job !== "other" ? doing.get(job) : undefined;
   if (!done || own.length === 0) return false;
-  const instead = own.filter(({ outing, mark }) => mark.use === "unused" && done[outing.n]!.used.size > 0);
+  const instead = own.filter(
+    ({ outing, mark }) => mark.use === "unused" && (done[outing.n]?.used.size ?? 0) > 0,
+  );
   return instead.length > own.length / 2;
 }
 
@@ -301,13 +304,13 @@ export function usedInstead(one: Case, outing: Outing): FullItem | null {
 export function successorOf({ item, marked: own, survey }: Case): FullItem | null {
   const { bySlot, byKind, marks } = survey;
   const last = own.at(-1);
-  const fills = item.slot ? bySlot.get(item.slot)! : (byKind.get(item.kind) ?? []);
+  const fills = item.slot ? known(bySlot, item.slot) : (byKind.get(item.kind) ?? []);
   const lastLeg = (one: Marked) =>
     one.outing.trip.legs.findLastIndex(({ id }) => one.carry.legs?.includes(id) ?? true);
   return (
     fills.find((other) => {
       if (other.id === item.id || item.kind === "other" || !isHere(survey, other)) return false;
-      const its = marks.get(other.id)!.at(-1);
+      const its = known(marks, other.id).at(-1);
       if (!its) return last !== undefined && (other.acquired ?? "") >= last.outing.trip.starts;
       if (!last) return true;
       if (its.mark.troubles.includes("failed")) return false;

@@ -1,3 +1,4 @@
+import { known } from "../sums/there";
 import type { Job } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { DOUBLED_JOBS, ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
@@ -58,7 +59,7 @@ function isDoneWithout(one: Case, job: Job, others: readonly FullItem[]): boolea
 
 /** Failed the last time it went along. */
 const isFailing = (other: FullItem, survey: Survey) =>
-  !isHere(survey, other) || (survey.marks.get(other.id)!.at(-1)?.mark.troubles.includes("failed") ?? false);
+  !isHere(survey, other) || (known(survey.marks, other.id).at(-1)?.mark.troubles.includes("failed") ?? false);
 
 /**
  * One more than the school's backups of a critical job, and the one to leave: the least used of them, then
@@ -70,7 +71,7 @@ export function isSurplus(one: Case, job: Job): boolean {
   const { totals, marks } = one.survey;
   const used = one.totals.used.trips;
   const better = othersDoing(one, job, outing).filter((other) => {
-    const its = totals.get(other.id)!.used.trips;
+    const its = known(totals, other.id).used.trips;
     if (its === 0 || (marks.get(other.id)?.length ?? 0) === 0) return false;
     return its > used || (its === used && (other.weight?.g ?? 0) < (one.item.weight?.g ?? Infinity));
   });

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { Left } from "../belief/life";
 import { CONDITION } from "../trade/kind";
 import { LOOK_TROUBLE, type WearCost } from "./cost";
@@ -32,8 +33,8 @@ export function lifeOptions(left: Left, { perWear, failing }: WearCost): LifeOpt
     const likely = ends.map((end) => likelihoodOf(grade, worn, end));
     const chance = likely.reduce((all, each) => all + each, 0) / PARTS;
     if (chance < 1e-6) return sum;
-    const fails = ends.reduce((all, end, n) => all + (end < nextTrip ? likely[n]! : 0), 0) / PARTS;
-    const given = ends.reduce((all, end, n) => all + Math.min(end, nextTrip) * likely[n]!, 0) / PARTS;
+    const fails = ends.reduce((all, end, n) => all + (end < nextTrip ? nth(likely, n) : 0), 0) / PARTS;
+    const given = ends.reduce((all, end, n) => all + Math.min(end, nextTrip) * nth(likely, n), 0) / PARTS;
     return sum + Math.min(fails * failing, perWear * given);
   }, LOOK_TROUBLE);
   return { goOn, replaceNow, lookFirst };

@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import { IDIOMS } from "../trade/words/hearing";
 import { mentionsIn, namesOf, type Mention, type Names } from "./things";
 import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
@@ -68,7 +69,7 @@ const corrected = (word: string) => {
         ? each.length > 4 &&
           isTypoOf(word, each) &&
           !each.startsWith(word) &&
-          (!word.startsWith(each) || word === each + each.at(-1)!)
+          (!word.startsWith(each) || word === each + lastOf(each))
         : isSwap(word, each),
     ) ?? word
   );
@@ -83,7 +84,7 @@ function unitsOf(tokens: readonly Token[], mentions: readonly Mention[]): Unit[]
     units.push(
       mention
         ? { word: "T", first: at, last: mention.last, mentions: [mention] }
-        : { word: tokens[at]!.plain, first: at, last: at, mentions: [] },
+        : { word: nth(tokens, at).plain, first: at, last: at, mentions: [] },
     );
     if (mention) at = mention.last;
   }
@@ -144,7 +145,7 @@ export function withoutStops(text: string, names: Names): { readonly text: strin
     const article = /^(the|my|a|an|those|these)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
     const start = /^(and|but|so|then|now)$/.test(tokens[article - 1]?.plain ?? "") ? article - 1 : article;
     const before = tokens[start - 1]?.plain ?? "";
-    return start > 0 && !LEADS_ON.has(before) ? [tokens[start]!.at] : [];
+    return start > 0 && !LEADS_ON.has(before) ? [nth(tokens, start).at] : [];
   });
   const ends = [...new Set([...cuts, text.length])].filter((end) => end > 0);
   return ends.map((end, n) => ({ text: text.slice(ends[n - 1] ?? 0, end), at: ends[n - 1] ?? 0 }));
@@ -165,7 +166,7 @@ const ARTICLES: ReadonlySet<string> = new Set(["the", "my", "a", "an", "our", "b
 function grouped(units: readonly Unit[]): Unit[] {
   const out: Unit[] = [];
   for (let n = 0; n < units.length; n++) {
-    const unit = units[n]!;
+    const unit = nth(units, n);
     const last = out.at(-1);
     if (last?.word === "T" && JOINS.has(unit.word)) {
       let next = n + 1;
@@ -238,10 +239,10 @@ function clausesOf(units: readonly Unit[]): Clause[] {
       (unit.word === "so" && !/^(T|i|we|it|they|the|that)$/.test(next ?? "")) ||
       (unit.word === "." &&
         units[n - 1] !== undefined &&
-        /^\d+$/.test(units[n - 1]!.word) &&
+        /^\d+$/.test(nth(units, n - 1).word) &&
         /^\d/.test(next ?? ""));
     if (CUTS.has(unit.word) && !holds) clauses.push([]);
-    else clauses.at(-1)!.push(unit);
+    else lastOf(clauses).push(unit);
   }
   return clauses.filter((each) => each.length > 0).map((each) => ({ units: each, words: wordsOf(each) }));
 }

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { endsOf } from "../ledger/stretches";
 import {
   Mark,
@@ -90,7 +91,7 @@ function intoMark(known: Mark | null, said: ThingFact, text: string, legs: reado
 /** The leg that a distance from the start lies on; the last one where it lies beyond the way. */
 function placeAt(metres: number, legs: readonly Leg[]): Mark["at"] {
   const ends = endsOf(legs);
-  const n = legs.findIndex((_, at) => metres <= ends[at + 1]!);
+  const n = legs.findIndex((_, at) => metres <= nth(ends, at + 1));
   const km = metres / 1000;
   return {
     leg: legs.at(n)?.id ?? null,

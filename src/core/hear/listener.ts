@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import type { Felt, ItemId } from "../model";
 import { DONE, FELTS, NOT_MISSED, NOT_SO, OLD_ONES_GONE, TROUBLES } from "../trade/words/hearing";
 import { METRES_PER_MILE } from "../units/quantity";
@@ -93,7 +94,7 @@ export class Listener {
         const tolds = (at.length > 0 ? at : [undefined]).map((thing) =>
           toldIn(clause, n, thing, this.around(amounts)),
         );
-        const told = tolds[0]!;
+        const told = nth(tolds, 0);
         const isEmpty = tolds.every((each) => Object.keys(each).length === 0);
         if (own.length > 0) {
           if (pending && isEmpty) {
@@ -108,7 +109,7 @@ export class Listener {
           this.topic = own;
         }
         if (isEmpty) continue;
-        if (at.length > 0) for (const [k, thing] of at.entries()) this.tell([thing], tolds[k]!, clause);
+        if (at.length > 0) for (const [k, thing] of at.entries()) this.tell([thing], nth(tolds, k), clause);
         else pending = { clause, told };
       }
       if (pending && before.length > 0 && /\b(it|its|them|they|that)\b/.test(words))
@@ -201,7 +202,7 @@ export class Listener {
 
   private spanOf(units: readonly Unit[]): Span {
     const { tokens } = this.read;
-    return { at: tokens[units[0]!.first]!.at, end: tokens[units.at(-1)!.last]!.end };
+    return { at: tokens[nth(units, 0).first]!.at, end: tokens[lastOf(units).last]!.end };
   }
 
   private also(fact: HeardFact, ...spans: Span[]): void {
@@ -221,9 +222,12 @@ export class Listener {
       /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
     if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
     if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return false;
-    const what = nounOf(match[1]!);
+    const what = nounOf(nth(match, 1));
     if (!what) return false;
-    this.also({ about: "missed", what }, { at: this.read.tokens[0]!.at, end: this.read.tokens.at(-1)!.end });
+    this.also(
+      { about: "missed", what },
+      { at: nth(this.read.tokens, 0).at, end: lastOf(this.read.tokens).end },
+    );
     return true;
   }
 
@@ -264,7 +268,7 @@ export class Listener {
         ? "found"
         : (bought[1] as "bought" | "found" | "borrowed")
       : "given";
-    const what = nounOf(bought ? bought[3]! : given![2]!);
+    const what = nounOf(bought ? nth(bought, 3) : given![2]!);
     const from = bought ? (bought[2] ?? bought[4]) : given![1];
     if (!what) return false;
     const replaced =
@@ -279,7 +283,7 @@ export class Listener {
         for: replaced && how === "bought" ? (same[0]?.id ?? null) : null,
         from: from && how !== "bought" ? capitalised(from, how) : null,
       },
-      { at: this.read.tokens[0]!.at, end: this.read.tokens.at(-1)!.end },
+      { at: nth(this.read.tokens, 0).at, end: lastOf(this.read.tokens).end },
     );
     // What became of the old ones is told behind it.
     const rest = OLD_ONES_GONE.exec(words);
@@ -301,7 +305,7 @@ export class Listener {
                       ? "worn out"
                       : "thrown out",
             },
-        this.read.clauses.at(-1)!,
+        lastOf(this.read.clauses),
       );
     }
     return true;
@@ -438,47 +442,47 @@ export class Listener {
           `(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: ` +
             `\\w+)? (?:left|remaining|to go|still|came (?:back|home))`,
         ),
-        (m) => say(amount(sortOf(m[3]!), "left", m[1]!, m[2]!), m),
+        (m) => say(amount(sortOf(nth(m, 3)), "left", nth(m, 1), nth(m, 2)), m),
       ],
       [
         new RegExp(
           `\\b${FUEL} (?:at |is |: ?|, )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`,
         ),
-        (m) => say(amount(sortOf(m[1]!), "left", m[2]!, m[3]!), m),
+        (m) => say(amount(sortOf(nth(m, 1)), "left", nth(m, 2), nth(m, 3)), m),
       ],
       [
         new RegExp(
           `\\b(?:set out|started|left|began|went out) with (\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz) (?:of )?${FUEL}`,
         ),
-        (m) => say(amount(sortOf(m[3]!), "out", m[1]!, m[2]!), m),
+        (m) => say(amount(sortOf(nth(m, 3)), "out", nth(m, 1), nth(m, 2)), m),
       ],
       [
         new RegExp(
           `\\b${FUEL} (?:is |was |are )?(?:about |nearly )?(half|a quarter|a third|two thirds|three quarters) (gone|left|full|used|empty)\\b`,
         ),
-        (m) => say(partOf(sortOf(m[1]!), m[2]!, m[3]!), m),
+        (m) => say(partOf(sortOf(nth(m, 1)), nth(m, 2), nth(m, 3)), m),
       ],
       [
         new RegExp(
           `\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
         ),
-        (m) => say(amount(sortOf(m[1] ?? m[2] ?? m[3]!), "left", "0", "%"), m),
+        (m) => say(amount(sortOf(m[1] ?? m[2] ?? nth(m, 3)), "left", "0", "%"), m),
       ],
       [
         /\b(?:battery|bank|power bank|phone) (?:is |was )?(?:at |: ?|, )*(\d+) ?%/,
-        (m) => say(amount("battery", "left", m[1]!, "%"), m),
+        (m) => say(amount("battery", "left", nth(m, 1), "%"), m),
       ],
       [
         /\bboiled (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
-        (m) => say(amount("boiled", "used", m[1]!, m[2]!), m),
+        (m) => say(amount("boiled", "used", nth(m, 1), nth(m, 2)), m),
       ],
       [
         /\bdrank (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
-        (m) => say(amount("water drunk", "used", m[1]!, m[2]!), m),
+        (m) => say(amount("water drunk", "used", nth(m, 1), nth(m, 2)), m),
       ],
       [
         /\bcarried (?:about )?(\d+(?:\.\d+)?)(?: ?(l|ml)\b|(?= ?$| ,))(?! ?(?:g|kg|km))/,
-        (m) => say(amount("water carried", "out", m[1]!, m[2] ?? "l"), m),
+        (m) => say(amount("water carried", "out", nth(m, 1), m[2] ?? "l"), m),
       ],
     ];
     for (const [pattern, take] of patterns) {

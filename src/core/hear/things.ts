@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import type { Item } from "../model";
 import { KIND_WORDS, WORDS_FOR } from "../trade/words/hearing";
 import { findKind } from "../trade/words/names";
@@ -148,7 +149,7 @@ const isNear = (own: string, word: string) =>
     word[0] === own[0] &&
     !NO_SLIP.has(word) &&
     isTypoOf(single(word), single(own))) ||
-  (own.length === 3 && word === own + own.at(-1)!);
+  (own.length === 3 && word === own + lastOf(own));
 
 /** The things that a sentence names, the surest reading of each stretch; words that are no name are left. */
 export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
@@ -162,12 +163,12 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
         .filter((word) => word !== "-" && word !== "," && word !== "'s");
       if (
         words.length === 0 ||
-        !/[\p{L}\d]/u.test(tokens[first]!.plain) ||
-        !/[\p{L}\d]/u.test(tokens[last]!.plain)
+        !/[\p{L}\d]/u.test(nth(tokens, first).plain) ||
+        !/[\p{L}\d]/u.test(nth(tokens, last).plain)
       )
         continue;
       const between = tokens.slice(first, last + 1);
-      if (tokens[first]!.plain === "'s" || between.some(({ plain }) => plain === "," || plain === ":"))
+      if (nth(tokens, first).plain === "'s" || between.some(({ plain }) => plain === "," || plain === ":"))
         continue;
       const mention = mentionOf(words, first, last, names);
       // "Mia's bag" is a name only where a thing is called so, whole.
@@ -223,7 +224,7 @@ function mentionOf(
     else if (worth === score && !things.includes(thing)) things.push(thing);
   };
   const letters = words.join("").length;
-  for (const name of nearTo(words[0]!)) {
+  for (const name of nearTo(nth(words, 0))) {
     if (!words.every((word) => nearTo(word).has(name))) continue;
     const fit = fitOf(words, name.words);
     if (fit > 0) take(name.thing, fit * 10 + letters);
@@ -242,18 +243,18 @@ function mentionOf(
 
 /** How well some words name a thing: 6 by all of its name, less by some of its words, 0 not at all. */
 function fitOf(words: readonly string[], own: readonly string[]): number {
-  const met = words.map((word) => own.find((each) => isNear(each, word)));
-  if (met.some((each) => each === undefined)) return 0;
+  const met = words.flatMap((word) => own.find((each) => isNear(each, word)) ?? []);
+  if (met.length < words.length) return 0;
   const distinct = new Set(met);
   if (distinct.size < words.length) return 0;
-  const exact = words.every((word, n) => single(word) === single(met[n]!));
+  const exact = words.every((word, n) => single(word) === single(nth(met, n)));
   const named = own.filter((word) => !/^\d/.test(word) && word !== "l");
   const all = named.every((word) => distinct.has(word));
   if (words.length === 1) {
     const [word] = words;
     if (/^\d/.test(word!) || word === "l") return 0;
     if (all) return exact ? 6 : 5;
-    const alone = met[0]!;
+    const alone = nth(met, 0);
     if (NOT_ALONE.has(alone) && !(MAY_STAND_ALONE.has(alone) && exact)) return 0;
     return exact ? 3 : 2;
   }
@@ -262,7 +263,7 @@ function fitOf(words: readonly string[], own: readonly string[]): number {
     return 0;
   if (all) return exact ? 6 : 5;
   // "Pair 3", of several.
-  if (words[0] === "pair" && /^\d/.test(words[1]!)) return 4;
-  if (!words.some((word, n) => !NOT_ALONE.has(met[n]!) && !/^\d/.test(word))) return 0;
+  if (words[0] === "pair" && /^\d/.test(nth(words, 1))) return 4;
+  if (!words.some((word, n) => !NOT_ALONE.has(nth(met, n)) && !/^\d/.test(word))) return 0;
   return exact ? 4 : 3.5;
 }

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { PLAIN_FORMS } from "../trade/words/hearing";
 
 /** A word, number or mark of a text, plain, and where it stands. */
@@ -17,8 +18,8 @@ export function tokensOf(text: string): Token[] {
     const [at, end] = [match.index, match.index + match[0].length];
     const raw = match[0].toLowerCase().replaceAll("’", "'").replace("−", "-");
     const owner = /^(.+)'s$/.exec(raw);
-    if (owner && !ITS.has(owner[1]!)) {
-      tokens.push({ plain: plainForm(owner[1]!.replaceAll("'", "")), at, end: end - 2 });
+    if (owner && !ITS.has(nth(owner, 1))) {
+      tokens.push({ plain: plainForm(nth(owner, 1).replaceAll("'", "")), at, end: end - 2 });
       tokens.push({ plain: "'s", at: end - 2, end });
     } else if (
       /^[-\d]/.test(raw) &&

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { HeardFact, ThingFact } from "./facts";
 import type { Named } from "./things";
 
@@ -42,7 +43,7 @@ export type ToldFact =
   | { readonly note: true };
 
 const oneOrMore = <Value>(values: readonly Value[]): Value | readonly Value[] =>
-  values.length === 1 ? values[0]! : values;
+  values.length === 1 ? nth(values, 0) : values;
 
 /** Said by another name, or only there to tell facts apart. */
 const TOLD_APART: ReadonlySet<string> = new Set(["about", "item", "symptoms", "complaints", "metres", "for"]);

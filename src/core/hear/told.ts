@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { ItemId } from "../model";
 import {
   CALLS,
@@ -113,7 +114,7 @@ function countsIn(told: Told, words: string, thing: Named | undefined, hasAmount
         words,
       );
     if (left && !["insulated jacket", "sleeping bag"].includes(thing.kind)) {
-      const share = shareOf(left[1]!);
+      const share = shareOf(nth(left, 1));
       told.left = left[2] === "gone" || left[2] === "used" ? 1 - share : share;
     }
   }
@@ -194,7 +195,7 @@ function complaintsIn(told: Told, words: string, around: string, thing: Named | 
 
 function usedIn(told: Told, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
   const around = clauses.map((each) => each.words);
-  const words = around[n]!;
+  const words = nth(around, n);
   const whole = around.join(" , ");
   const unused = UNUSED.exec(words);
   // Why it stayed unused is said in the same breath, or just after.

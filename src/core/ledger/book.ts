@@ -1,3 +1,4 @@
+import { known } from "../sums/there";
 import type {
   Carry,
   Entry,
@@ -88,7 +89,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
     .filter((trip) => !trip.planned && trip.starts <= today)
     .map((trip, n) => outingOf(trip, n));
   const whole = new Map(trips.map((trip) => [trip.id, trip]));
-  const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
+  const tripOf: Book["tripOf"] = ({ trip }) => known(whole, trip.id);
   const carried = groupBy(
     outings.flatMap((outing) => carriedOfTrip(outing, tripOf(outing).carries)),
     (one) => one.carry.item,
@@ -153,8 +154,8 @@ export function carriedOn(outing: Outing, carry: Carry, joined: number | null = 
     mark,
     shares,
     legs,
-    part: there.reduce((sum, { id }) => sum + outing.shares.get(id)! * shares.get(id)!, 0),
-    metres: there.reduce((sum, { id, distance }) => sum + distance.m * shares.get(id)!, 0),
+    part: there.reduce((sum, { id }) => sum + known(outing.shares, id) * known(shares, id), 0),
+    metres: there.reduce((sum, { id, distance }) => sum + distance.m * known(shares, id), 0),
     calls: callsOf(outing.trip, outing.nights, legs),
   };
 }
@@ -188,7 +189,7 @@ function missedByItem(
 /** The same book after what was carried of some things was read again, on trips that are otherwise as they were. */
 export function withCarries(before: Book, trips: readonly Trip[], changed: ReadonlySet<ItemId>): Book {
   const whole = new Map(trips.map((trip) => [trip.id, trip]));
-  const tripOf: Book["tripOf"] = ({ trip }) => whole.get(trip.id)!;
+  const tripOf: Book["tripOf"] = ({ trip }) => known(whole, trip.id);
   const anew = groupBy(
     before.outings.flatMap((outing) =>
       carriedOfTrip(outing, tripOf(outing).carries).filter(({ carry }) => changed.has(carry.item)),

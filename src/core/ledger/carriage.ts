@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { Carry, ItemId, LegId, TripHead } from "../model";
 import { endsOf } from "./stretches";
 
@@ -62,7 +63,7 @@ export function sharesCarried(
   return new Map(
     trip.legs.flatMap(({ id }, n): [LegId, number][] => {
       if (carry.legs !== null && !carry.legs.includes(id)) return [];
-      const share = overlap({ from: ends[n]!, to: ends[n + 1]! }, span);
+      const share = overlap({ from: nth(ends, n), to: nth(ends, n + 1) }, span);
       return share > 0 ? [[id, share]] : [];
     }),
   );

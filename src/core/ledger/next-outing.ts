@@ -1,3 +1,4 @@
+import { known } from "../sums/there";
 import type { LegId, Strength, Terrain, Trigger, Trip } from "../model";
 import { medianOf } from "../sums/median";
 import { outingOf, type Outing, strengthOn } from "./outing";
@@ -63,7 +64,7 @@ export function asPlanned(trip: Trip): NextOuting {
       name: leg.name,
       metres: leg.distance.m,
       terrain: leg.terrain,
-      share: shares.get(leg.id)!,
+      share: known(shares, leg.id),
     })),
     strength: (trigger) => strengthOn(trip, null, trigger),
     offers: trip.offers,

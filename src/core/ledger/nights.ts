@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { groupBy } from "../sums/group";
 import type { FeltNight, ItemId } from "../model";
 
@@ -11,7 +12,7 @@ export const isAlike = (one: FeltNight, other: FeltNight) => wordOf(one) === wor
 
 /** Nights of one trip, those told alike together, in the order first told. */
 export function alikeNights(felt: readonly FeltNight[]): Nights[] {
-  return [...groupBy(felt, wordOf).values()].map((alike) => ({ ...alike[0]!, nights: alike.length }));
+  return [...groupBy(felt, wordOf).values()].map((alike) => ({ ...nth(alike, 0), nights: alike.length }));
 }
 
 /**

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { Leg, LegId, Offer, Strength, Trigger, TripHead } from "../model";
 import { daysBetween } from "../sums/days";
 
@@ -112,7 +113,10 @@ function sharesOf({ legs }: TripHead, metres: number): ReadonlyMap<LegId, number
   const told = nights.every((each) => each !== null);
   const sum = told ? nights.reduce((all, each) => all + each!, 0) : metres;
   return new Map(
-    legs.map((leg, n) => [leg.id, sum > 0 ? (told ? nights[n]! : leg.distance.m) / sum : 1 / legs.length]),
+    legs.map((leg, n) => [
+      leg.id,
+      sum > 0 ? (told ? nth(nights, n) : leg.distance.m) / sum : 1 / legs.length,
+    ]),
   );
 }
 

@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import type { Carry, ItemId, Leg, LegId, Trip } from "../model";
 import { daysAfter, daysBetween } from "../sums/days";
 
@@ -18,7 +19,7 @@ type Walk = Pick<Trip, "legs" | "carries">;
 /** Where each leg starts, and where the last one ends, in metres. */
 export function endsOf(legs: readonly Pick<Leg, "distance">[]): number[] {
   const ends = [0];
-  for (const { distance } of legs) ends.push(ends.at(-1)! + distance.m);
+  for (const { distance } of legs) ends.push(lastOf(ends) + distance.m);
   return ends;
 }
 
@@ -29,8 +30,8 @@ export function stretchesOf(legs: readonly Leg[], on: readonly LegId[] | null): 
   legs.forEach(({ id }, n) => {
     if (on !== null && !on.includes(id)) return;
     const last = stretches.at(-1);
-    if (last && last.to === ends[n]) last.to = ends[n + 1]!;
-    else stretches.push({ from: ends[n]!, to: ends[n + 1]! });
+    if (last && last.to === ends[n]) last.to = nth(ends, n + 1);
+    else stretches.push({ from: nth(ends, n), to: nth(ends, n + 1) });
   });
   return stretches;
 }
@@ -45,12 +46,12 @@ export function stretchesOf(legs: readonly Leg[], on: readonly LegId[] | null): 
 export function splitAt<W extends Walk>(trip: W, metres: number): W {
   const ends = endsOf(trip.legs);
   const n = trip.legs.findIndex(
-    (_, at) => metres > ends[at]! + SHORTEST_LEG && metres < ends[at + 1]! - SHORTEST_LEG,
+    (_, at) => metres > nth(ends, at) + SHORTEST_LEG && metres < nth(ends, at + 1) - SHORTEST_LEG,
   );
   const leg = trip.legs[n];
   if (!leg) return trip;
   const id = freeLegId(trip.legs);
-  const [first, second] = partsOf(leg, id, metres - ends[n]!);
+  const [first, second] = partsOf(leg, id, metres - nth(ends, n));
   return {
     ...trip,
     legs: [...trip.legs.slice(0, n), first, second, ...trip.legs.slice(n + 1)],
@@ -118,7 +119,7 @@ export function carriedOnStretches<W extends Walk>(trip: W, item: ItemId, stretc
     .reduce((walk, metres) => splitAt(walk, metres), trip);
   const ends = endsOf(cut.legs);
   const on = cut.legs.filter((_, n) => {
-    const middle = (ends[n]! + ends[n + 1]!) / 2;
+    const middle = (nth(ends, n) + nth(ends, n + 1)) / 2;
     return stretches.some(({ from, to }) => from <= middle && middle <= to);
   });
   const legs = on.length === cut.legs.length ? null : on.map(({ id }) => id);

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { Mark as MarkSchema, type Entry, type ItemId, type Mark, type Trigger } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { CALLED_SHARE } from "../trade/ground";
@@ -200,7 +201,7 @@ function countSharers(book: Book, items: readonly FullItem[]): Sharers {
       sharers.set(
         key,
         legs.map((n, at) =>
-          along === null || along.includes(outing.trip.legs[at]!.id) ? n + item.pieces : n,
+          along === null || along.includes(nth(outing.trip.legs, at).id) ? n + item.pieces : n,
         ),
       );
     }

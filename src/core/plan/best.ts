@@ -1,3 +1,4 @@
+import { known } from "../sums/there";
 import { solve, type Constraint } from "yalps";
 import type { ItemId, Job } from "../model";
 
@@ -74,8 +75,8 @@ function modelOf(things: readonly Candidate[]): {
   for (const { id, needs } of things)
     for (const need of needs.filter((each) => there.has(each))) {
       // Taken with what it needs, or not at all: x − need ≤ 0.
-      variables.get(id)!.set(`${id} needs ${need}`, 1);
-      variables.get(need)!.set(`${id} needs ${need}`, -1);
+      known(variables, id).set(`${id} needs ${need}`, 1);
+      known(variables, need).set(`${id} needs ${need}`, -1);
       constraints.set(`${id} needs ${need}`, { max: 0 });
     }
   return { variables, constraints, jobs };

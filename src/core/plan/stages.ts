@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import { essentialJobs } from "../decide/law";
 import { strengthOn } from "../ledger/outing";
 import { endsOf } from "../ledger/stretches";
@@ -72,9 +73,9 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
     return {
       leg: leg!,
       name: name || `Leg ${n + 1}`,
-      from: ends[n]!,
-      to: ends[n + 1]!,
-      ascent: trip.legs[n]!.ascent?.m ?? null,
+      from: nth(ends, n),
+      to: nth(ends, n + 1),
+      ascent: nth(trip.legs, n).ascent?.m ?? null,
       nights: next.nights * share,
       onBack: Math.max(0, weigh((item) => countsAs(item) !== "worn") - burnt) + food * toShop,
       worn: weigh((item) => countsAs(item) === "worn"),
@@ -99,12 +100,12 @@ export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
         const strength = (trigger: (typeof item.triggers)[number]) => strengthOn(trip, [id], trigger);
         const call = callOn(
           item,
-          { nights: plan.next.stretches[n]!.share * plan.next.nights, strength },
+          { nights: nth(plan.next.stretches, n).share * plan.next.nights, strength },
           plan.kit.book,
         );
         return call.is === "not called" ? [] : [n];
       });
-      const isOneStretch = legs.every((n, at) => at === 0 || n === legs[at - 1]! + 1);
+      const isOneStretch = legs.every((n, at) => at === 0 || n === nth(legs, at - 1) + 1);
       const without = trip.legs.reduce(
         (sum, { distance }, n) => sum + (legs.includes(n) ? 0 : distance.m),
         0,
@@ -116,8 +117,8 @@ export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
           line,
           legs,
           without,
-          postedAhead: legs[0]! > 0,
-          sentHome: legs.at(-1)! < trip.legs.length - 1,
+          postedAhead: nth(legs, 0) > 0,
+          sentHome: lastOf(legs) < trip.legs.length - 1,
         },
       ];
     });

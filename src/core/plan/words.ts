@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import { WORTH_NAMING, type PlanLine, type Short, type WearingOut } from "./plan";
 import type { OnSomeLegs } from "./stages";
 import type { Gap } from "../advice/trust";
@@ -114,7 +115,8 @@ export function sayOnSomeLegs(
   { line: { item }, legs, without, postedAhead, sentHome }: OnSomeLegs,
   units: Units,
 ): string {
-  const where = legs.length === 1 ? `leg ${legs[0]! + 1}` : `legs ${legs[0]! + 1} to ${legs.at(-1)! + 1}`;
+  const where =
+    legs.length === 1 ? `leg ${nth(legs, 0) + 1}` : `legs ${nth(legs, 0) + 1} to ${lastOf(legs) + 1}`;
   const how = listWords([postedAhead && "posted ahead", sentHome && "sent home after"].filter(isWord), "and");
   return (
     `${item.name}: wanted on ${where} only. ${capital(how)}, ` +

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import type { Incident } from "../ledger/history";
 import type { Cause, Symptom } from "../model";
 import type { ServiceRule } from "../trade/kind";
@@ -29,7 +30,7 @@ export function cureOf(
   const curing = kind.services.filter(({ cures }) => cures !== undefined);
   if (failed && cause === "defect") return null;
   if (symptoms.length > 0) {
-    const main = symptoms.find((symptom) => SYMPTOM_RULES[symptom].losesJob) ?? symptoms[0]!;
+    const main = symptoms.find((symptom) => SYMPTOM_RULES[symptom].losesJob) ?? nth(symptoms, 0);
     return curing.find(({ cures }) => cures!.includes(main)) ?? null;
   }
   if (OTHER_CAUSES.includes(cause) || kind.mends === "damage") return null;

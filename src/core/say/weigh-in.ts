@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { count, listWords, sayMass, type Units } from "../units/speak";
 import type { Suspect } from "../weighin/weigh-in";
 
@@ -25,8 +26,8 @@ export function saySuspect({ why, items, grams }: Suspect, units: Units): string
       );
     case "pieces":
       return (
-        `${names(items)}: is ${sayMass(grams! / (items[0]!.pieces - 1), units)} the weight of one, ` +
-        `or of all ${items[0]!.pieces}?`
+        `${names(items)}: is ${sayMass(grams! / (nth(items, 0).pieces - 1), units)} the weight of one, ` +
+        `or of all ${nth(items, 0).pieces}?`
       );
     case "supplies not weighed":
       return "Food and water are in the bag, and nobody told how much went out.";

@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import { openBook } from "../ledger/book";
 import type { Log, Mark, Trip } from "../model";
 import { leavesForGood } from "../advice/advise";
@@ -144,7 +145,7 @@ export function scoreOf(looks: readonly LookBack[]): Score {
 
 function binned(said: readonly Said[]): Bin[] {
   return BOUNDS.slice(1).flatMap((to, n): Bin[] => {
-    const from = BOUNDS[n]!;
+    const from = nth(BOUNDS, n);
     const these = said.filter(({ chance }) => chance >= from && (chance < to || to === 1));
     if (these.length === 0) return [];
     return [

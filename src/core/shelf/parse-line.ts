@@ -55,7 +55,7 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
   const last = rest.split(" ").at(-1)?.toLowerCase() ?? "";
   const stow =
     Object.hasOwn(PLACES, last) && rest.includes(" ") && !(last === "bag" && guessKind(rest).id !== "other")
-      ? PLACES[last]!
+      ? (PLACES[last] ?? null)
       : null;
   if (stow)
     rest = rest

@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 import { count, listWords, sayDay } from "../units/speak";
 import { metresBetween, sumOf, type TrackPoint, type TrackSum } from "./sums";
 
@@ -98,8 +99,8 @@ const later = (segment: readonly TrackPoint[], told: number) =>
 
 function impossibleIn(track: ReadTrack): string | null {
   const times = timesOf(track);
-  if (times.length > 1 && times.at(-1)! < times[0]!)
-    return `${called(track)} ends (${sayMoment(times.at(-1)!)}) before it starts (${sayMoment(times[0]!)}).`;
+  if (times.length > 1 && lastOf(times) < nth(times, 0))
+    return `${called(track)} ends (${sayMoment(lastOf(times))}) before it starts (${sayMoment(nth(times, 0))}).`;
   let n = 0;
   for (const segment of track.segments)
     for (const [at, point] of segment.entries()) {
@@ -127,7 +128,7 @@ function gapsIn(tracks: readonly ReadTrack[]): string[] {
     const metres = end && start ? metresBetween(end, start) : 0;
     return metres > GAP_M
       ? [
-          `${(metres / 1000).toFixed(1)} km lie between ${called(tracks[n - 1]!)} and ${called(track)}: ` +
+          `${(metres / 1000).toFixed(1)} km lie between ${called(nth(tracks, n - 1))} and ${called(track)}: ` +
             `they are not counted.`,
         ]
       : [];

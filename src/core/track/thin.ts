@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 import simplify from "simplify-js";
 import type { Track } from "../model";
 import type { Joined } from "./join";
@@ -20,7 +21,7 @@ export function thinned({ segments, whole, clock }: Joined): Omit<Track, "trip">
   let metres = 0;
   for (const segment of segments)
     segment.forEach((point, n) => {
-      if (n > 0) metres += metresBetween(segment[n - 1]!, point);
+      if (n > 0) metres += metresBetween(nth(segment, n - 1), point);
       points.push({ ...point, metres, starts: n === 0 });
     });
   const narrow = Math.cos(((points[0]?.lat ?? 0) * Math.PI) / 180);
@@ -49,7 +50,7 @@ export function thinned({ segments, whole, clock }: Joined): Omit<Track, "trip">
       .filter((n) => n >= 0)
       .sort((a, b) => a - b)
       .map((n): Track["points"][number] => {
-        const { lat, lon, ele, time, metres: at, starts } = points[n]!;
+        const { lat, lon, ele, time, metres: at, starts } = nth(points, n);
         return [
           Math.round(at),
           round(lat, 5),

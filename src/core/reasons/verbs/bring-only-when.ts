@@ -1,3 +1,4 @@
+import { known, nth } from "../../sums/there";
 import { CALLER_ODDS, callerOf } from "../../belief/caller";
 import { tripsOf } from "../../ledger/history";
 import type { Marked } from "../../ledger/book";
@@ -81,12 +82,12 @@ function forItsSeason(one: Case): Finding | null {
   )
     return null;
   const out = new Set(marked.map(({ outing }) => outing.n));
-  const first = marked[0]!.outing.n;
+  const first = nth(marked, 0).outing.n;
   const instead = (survey.byJob.get(job) ?? []).flatMap((other) => {
     // Layers for warmth are worn over each other: only jackets of one kind stand for each other.
     if (other.id === item.id || (job === "stay warm" && (other.kind !== item.kind || !isCritical(one))))
       return [];
-    const its = survey.marks.get(other.id)!;
+    const its = known(survey.marks, other.id);
     if (!isHere(survey, other)) return [];
     // Before it came, nothing could have gone in its place.
     const without = its.filter(
@@ -187,7 +188,7 @@ function anotherWarm(one: Case): boolean {
   if (!outing || !one.item.jobs.includes("stay warm") || RANK[one.item.consequence] > RANK["trip-ending"])
     return false;
   return othersDoing(one, "stay warm", outing).some((other) =>
-    one.survey.marks.get(other.id)!.some((mark) => mark.outing === outing && mark.mark.use === "used"),
+    known(one.survey.marks, other.id).some((mark) => mark.outing === outing && mark.mark.use === "used"),
   );
 }
 

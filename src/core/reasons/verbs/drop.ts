@@ -1,3 +1,4 @@
+import { lastOf } from "../../sums/there";
 import { CALLER_ODDS, callerOf } from "../../belief/caller";
 import { chancesIn } from "../../belief/use";
 import { chanceQuantile, surenessBelow } from "../../belief/use-chance";
@@ -129,7 +130,7 @@ function disliked(one: Case): Finding | null {
   if (!speaks(told, one) || told.chances < use.taken || item.rules.contents || mayBeCalled(one)) return null;
   // Taken up again since, it is not refused any more.
   if (marked.at(-1)?.mark.use === "used") return null;
-  const why = told.marks.at(-1)!.mark.why!;
+  const why = lastOf(told.marks).mark.why!;
   return found({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "disliked",

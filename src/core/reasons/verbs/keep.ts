@@ -1,3 +1,4 @@
+import { known } from "../../sums/there";
 import { meanChance } from "../../belief/use-chance";
 import { tripsOf } from "../../ledger/history";
 import { lastOuting, othersDoing, type Case } from "../../decide/case";
@@ -35,7 +36,7 @@ function leaderOf(one: Case) {
   if (!outing || !job) return null;
   return (
     othersDoing(one, job, outing).find(
-      (other) => !other.cover && one.survey.totals.get(other.id)!.used.trips > 0,
+      (other) => !other.cover && known(one.survey.totals, other.id).used.trips > 0,
     ) ?? null
   );
 }

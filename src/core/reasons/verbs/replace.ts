@@ -1,3 +1,4 @@
+import { lastOf } from "../../sums/there";
 import { tripsOf } from "../../ledger/history";
 import type { Incident } from "../../ledger/history";
 import { daysBetween } from "../../sums/days";
@@ -208,7 +209,7 @@ function wornToBeSeen(one: Case): Finding | null {
   if (kind.mends === "all") return null;
   const trouble = history.open;
   const grade = readings.find(({ rule }) => rule.what === CONDITION.what);
-  const condition = trouble?.condition ?? grade?.points.at(-1)!.y ?? null;
+  const condition = trouble?.condition ?? grade?.points.at(-1)?.y ?? null;
   const isWear = trouble?.cause === "worn" || (trouble === null && grade !== undefined);
   const seen =
     condition !== null
@@ -233,7 +234,7 @@ const isOfPieces = ({ item, history }: Case) => item.pieces > 1 && history.piece
  */
 function readingAtLimit(one: Case): Finding | null {
   for (const { rule, points, last } of one.readings) {
-    const { y: value } = points.at(-1)!;
+    const { y: value } = lastOf(points);
     if (value > rule.limit || (canComeBack(rule.what) && !servicedBy(one, last))) continue;
     return found({
       verb: "replace",

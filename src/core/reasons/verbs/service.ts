@@ -1,3 +1,4 @@
+import { lastOf } from "../../sums/there";
 import { daysBetween } from "../../sums/days";
 import { ownServiceCounts, shareAfter } from "../../ledger/service-counts";
 import { tripsOf } from "../../ledger/history";
@@ -68,7 +69,7 @@ export function comesBack(one: Case): Finding | null {
       trips: trouble!.outing ? [trouble!.outing.trip.id] : [],
     });
   const low = readings.find(
-    ({ rule: each, points }) => canComeBack(each.what) && points.at(-1)!.y <= each.limit,
+    ({ rule: each, points }) => canComeBack(each.what) && lastOf(points).y <= each.limit,
   );
   const last = lastAiling(one);
   // Seen on it is enough, whether or not it annoyed.
@@ -237,7 +238,7 @@ function dueByCount(one: Case, shows: boolean): Finding | null {
 /** Wear in its own unit since it was last serviced, washed or mended. */
 export function wearSinceService(one: Case): { readonly since: number; readonly last: string | null } {
   const { totals } = one;
-  const last = lastOf(one, ["service", "wash", "repair"]);
+  const last = lastEntry(one, ["service", "wash", "repair"]);
   const after = ({ on, carried }: WearStep) =>
     carried ? shareAfter(carried, last) : Number(last === null || on > last);
   const since =
@@ -265,7 +266,7 @@ function treatmentSpent(one: Case): Finding | null {
   const rule = one.kind.services.find(({ days, washes }) => days !== undefined || washes !== undefined);
   if (!rule) return null;
   const { item, book, marked } = one;
-  const from = lastOf(one, ["service", "restock"]) ?? item.acquired ?? marked[0]?.outing.trip.starts;
+  const from = lastEntry(one, ["service", "restock"]) ?? item.acquired ?? marked[0]?.outing.trip.starts;
   if (!from) return null;
   const gone = daysBetween(from, book.today);
   const washed = book.entriesOf(item.id).filter(({ what, on }) => what === "wash" && on >= from).length;
@@ -310,7 +311,7 @@ function afterStore(one: Case): Finding | null {
       : kind.services.filter((rule) => rule.afterStore);
   if (looks.length === 0 || !last) return null;
   const days = daysBetween(last, book.today);
-  const out = book.outings.at(-1)!.trip.ends;
+  const out = lastOf(book.outings).trip.ends;
   if (days < STORED_DAYS || daysBetween(out, book.today) < STORED_DAYS) return null;
   if (history.lastSeenTo !== null && daysBetween(history.lastSeenTo, book.today) <= LATELY_DAYS) return null;
   return found({
@@ -329,7 +330,7 @@ function afterPatch(one: Case): Finding | null {
   const rule = kind.services.find(({ afterMending }) => afterMending);
   const mended = history.lastMended;
   if (!rule || mended === null || history.open !== null) return null;
-  const looked = lastOf(one, ["check", "service"]);
+  const looked = lastEntry(one, ["check", "service"]);
   if (looked !== null && looked >= mended) return null;
   if (marked.some(({ outing, mark }) => outing.trip.starts > mended && mark.use === "used")) return null;
   return found({
@@ -404,5 +405,5 @@ export const SERVICE: readonly Rule[] = [
 ];
 
 /** The day of its last entry of these sorts. */
-const lastOf = ({ item, book }: Case, sorts: readonly EntryWhat[]) =>
+const lastEntry = ({ item, book }: Case, sorts: readonly EntryWhat[]) =>
   book.entriesOf(item.id).findLast(({ what }) => sorts.includes(what))?.on ?? null;

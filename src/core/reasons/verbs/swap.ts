@@ -1,3 +1,4 @@
+import { known, lastOf } from "../../sums/there";
 import { comfortOf } from "../../belief/comfort";
 import { comesBack } from "../../belief/fault";
 import { tripsOf } from "../../ledger/history";
@@ -20,7 +21,7 @@ function complaint(one: Case): Finding | null {
   const again = comesBack({ times: told.chances, chances: Math.max(told.chances, use.taken) });
   const enough = told.marks.length > 1 ? COMES_BACK_TOLD_AGAIN : COMES_BACK;
   const afterThat = one.marked.filter(
-    ({ outing, mark }) => mark.use === "used" && outing.n > told.marks.at(-1)!.outing.n,
+    ({ outing, mark }) => mark.use === "used" && outing.n > lastOf(told.marks).outing.n,
   );
   if (again < enough && !better) return null;
   // What the weather made of it once, and the weight of what its owner goes for, is no reason for another.
@@ -29,7 +30,7 @@ function complaint(one: Case): Finding | null {
   if (one.item.load === "hobby" && complaints.length > 0 && complaints.every(isOfWeight)) return null;
   // Long without it, it is let go of.
   if (afterThat.length > told.marks.length * 3) return null;
-  const sent = told.marks.at(-1)!.mark.exit?.how === "sent home" ? successorOf(one) : null;
+  const sent = lastOf(told.marks).mark.exit?.how === "sent home" ? successorOf(one) : null;
   const sureness = sent ? "sure" : surenessOf(told.chances);
   const facts = {
     ...said(told, one),
@@ -114,8 +115,8 @@ function lighterOf({ item, survey }: Case): FullItem | null {
 
 /** Used at least twice, and no trouble the last time. */
 function isLiked(other: FullItem, marks: Case["survey"]["marks"]): boolean {
-  const uses = marks.get(other.id)!.filter(({ mark }) => mark.use === "used");
-  return uses.length >= 2 && uses.at(-1)!.mark.troubles.length === 0;
+  const uses = known(marks, other.id).filter(({ mark }) => mark.use === "used");
+  return uses.length >= 2 && lastOf(uses).mark.troubles.length === 0;
 }
 
 /** It stayed on the shelf while this one went, for nothing that the weather asked. */
@@ -126,7 +127,7 @@ function lighterOwned(one: Case): Finding | null {
     return null;
   const other = lighterOf(one);
   if (!other || item.jobs[0] === "stay warm") return null;
-  if (survey.marks.get(other.id)!.some(({ outing }) => outing === last)) return null;
+  if (known(survey.marks, other.id).some(({ outing }) => outing === last)) return null;
   const grams = item.weight!.g - other.weight!.g;
   return found({
     verb: "swap",

@@ -1,3 +1,4 @@
+import { known } from "../../sums/there";
 import { kaplanMeier } from "../../belief/fits/kaplan-meier";
 import { wornOutOf } from "../../belief/life-belief";
 import type { Left } from "../../belief/life";
@@ -140,7 +141,7 @@ function namedTrips(evidence: readonly Evidence[], { outings }: Book): Argument[
   const names = new Map(outings.map(({ trip }) => [trip.id, trip.name]));
   return evidence.map(({ text, trips }) => ({
     text,
-    trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: names.get(id)! }] : [])),
+    trips: trips.flatMap((id) => (names.has(id) ? [{ id, name: known(names, id) }] : [])),
   }));
 }
 

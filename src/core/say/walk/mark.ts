@@ -1,3 +1,4 @@
+import { lastOf } from "../../sums/there";
 import type { Entry, ItemId, Leg, LegId, Mark } from "../../model";
 import { count, percent, sayDay, sayDistance, type Units } from "../../units/speak";
 
@@ -57,7 +58,7 @@ export function happenedOn(
   const metres = at?.distance?.m ?? (leg < 0 ? null : (ends[leg]! + ends[leg + 1]!) / 2);
   if (!mark || metres === null) return null;
   return {
-    metres: Math.min(metres, ends.at(-1)!),
+    metres: Math.min(metres, lastOf(ends)),
     words: mark.exit?.how ?? mark.troubles.at(-1) ?? mark.use,
   };
 }

@@ -1,3 +1,4 @@
+import { known } from "../../sums/there";
 import type { Item } from "../../model";
 import type { Kind } from "../kind";
 import { KINDS } from "../kinds";
@@ -170,12 +171,14 @@ const TELLTALES: readonly (readonly [word: string, kind: Kind])[] = [
   ...[...BY_ID.keys(), ...Object.keys(ALIASES)]
     .filter((word) => !TELL_NOTHING.has(word))
     .map((word) => [word, findKind(word)!] as const),
-  ...Object.entries(TELLS).flatMap(([kind, words]) => words.map((word) => [word, BY_ID.get(kind)!] as const)),
+  ...Object.entries(TELLS).flatMap(([kind, words]) =>
+    words.map((word) => [word, known(BY_ID, kind)] as const),
+  ),
 ].sort(([a], [b]) => b.length - a.length);
 
 /** The kind that a name suggests, or "other". A guess: shown to the owner, who may change it. */
 export function guessKind(name: string): Kind {
   const words = ` ${name.toLowerCase().replace(/[^\p{L}\d-]+/gu, " ")} `;
   const told = TELLTALES.find(([word]) => words.includes(` ${word} `));
-  return told?.[1] ?? BY_ID.get(/ (pack|rucksack)( |$)/.test(words) ? "pack" : "other")!;
+  return told?.[1] ?? known(BY_ID, / (pack|rucksack)( |$)/.test(words) ? "pack" : "other");
 }
