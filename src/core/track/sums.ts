@@ -1,4 +1,5 @@
 import geodesic from "geographiclib-geodesic";
+import { ASCENT_NOISE_M } from "./noise";
 
 /**
  * A place on a track: degrees, metres above the sea, milliseconds since 1970 UTC; null where the recorder did
@@ -11,8 +12,6 @@ export interface TrackPoint {
   readonly time: number | null;
 }
 
-/** A rise counts once it is this much, in metres: below it lies the noise of barometers and satellites. */
-export const ASCENT_NOISE_M = 5;
 /** Slower than this, in m/s, is standing still. */
 const MOVING_MS = 0.3;
 /** A gap longer than this, in seconds, is a rest, whatever lies between. */

@@ -225,7 +225,3 @@ export function stepsFor(sort: StepSort, kind: string, symptoms: readonly Sympto
     MENDING
   );
 }
-
-/** What a clock that ran for so many seconds reads, in the unit that is kept: minutes, or litres a minute. */
-export const timedReading = (timed: "minutes" | "litre", seconds: number): number =>
-  timed === "minutes" ? seconds / 60 : 60 / seconds;

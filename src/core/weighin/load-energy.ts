@@ -1,5 +1,8 @@
 import type { Terrain } from "../model";
 
+/** Body weight where the owner has given none. Common practice, no source. */
+export const TYPICAL_BODY_KG = 75;
+
 interface Walking {
   /** Body and load, kg. */
   readonly body: number;

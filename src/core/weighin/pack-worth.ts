@@ -4,7 +4,7 @@ import type { Outing } from "../ledger/outing";
 import type { Advice } from "../advice/advise";
 import { whenHolds } from "../advice/foresee";
 import type { Kit } from "../advice/kit";
-import { walkingKilocalories } from "./load-energy";
+import { walkingKilocalories, TYPICAL_BODY_KG } from "./load-energy";
 
 /** A thing of the last pack with its worth for its weight. */
 interface Ranked {
@@ -31,9 +31,6 @@ export interface PackWorth {
 
 /** Used on so large a share of trips, a thing is kept for its use. */
 const WANTED = 0.5;
-
-/** Body weight where the owner has given none. Common practice, no source. */
-export const TYPICAL_BODY_KG = 75;
 
 /**
  * The advice decides, here as on the slips: what is brought only when its weather comes stays when that was

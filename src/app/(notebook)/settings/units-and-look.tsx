@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Settings } from "@/core/model";
 import { withUnit } from "@/core/units/quantity";
 import { sayMass } from "@/core/units/speak";
-import { TYPICAL_BODY_KG } from "@/core/weighin/pack-worth";
+import { TYPICAL_BODY_KG } from "@/core/weighin/load-energy";
 import { Field, SelectField } from "@/ui/form/field";
 import { keepTheme } from "./actions";
 

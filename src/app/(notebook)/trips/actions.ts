@@ -1,14 +1,13 @@
 "use server";
 
 import { z } from "zod";
-import { legNightProblems, legProblems, tripProblems } from "@/core/ledger/check/check";
-import { daysBetween } from "@/core/sums/days";
+import { tripProblems } from "@/core/ledger/check/check";
+import { againstTrip, packedOn } from "@/core/ledger/check/trip-change";
 import { walked } from "@/core/ledger/intended";
 import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
 import {
   BagWeighing,
   Carry,
-  type Item,
   ItemId,
   MOST_LEGS,
   type LegId,
@@ -20,7 +19,6 @@ import {
   TripId,
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
-import { sayDay, sayDays } from "@/core/units/speak";
 import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
 import { fullOf } from "@/data/limits";
 import type { Db } from "@/data/db";
@@ -82,80 +80,27 @@ export async function saveTrip(
     if (track && !track.success)
       return refuse({ "legs.0.distance": "The track can't be kept. Read it again." });
     const packing = packedOn(trip, Packed.parse(packed), await allItems(tx));
-    if (!Array.isArray(packing)) return packing;
+    if (!packing.ok) return refuse({ packed: packing.why });
     await saveTrips(tx, [trip]);
     if (track) await saveTracks(tx, [track.data]);
-    await pack(tx, trip, packing);
+    await pack(tx, trip, packing.value);
     return { ok: true, value: id };
   });
 }
 
 /** What is wrong with a trip by itself and beside the others, or is asked about; null where nothing. */
 function wrongWith(trip: TripHead, trips: readonly TripHead[], sure: boolean): No | null {
-  const problems = [...tripProblems(trip), ...legProblems(trip), ...legNightProblems(trip)];
-  if (problems.length)
+  const { problems, ask } = againstTrip(trip, trips, today());
+  const fieldOf = (path: string) => (path === "distance" ? "legs.0.distance" : path);
+  if (problems.length > 0)
     return refuse(
-      Object.fromEntries(
-        problems.map(({ path, message }) => [
-          path[0] === "distance" ? "legs.0.distance" : path.join("."),
-          message,
-        ]),
-      ),
+      Object.fromEntries(problems.map(({ path, message }) => [fieldOf(path.join(".")), message])),
     );
-  if (trip.legs.length === 0)
-    return refuse({ "legs.0.distance": "Say how far it was, or read it from a track." });
-  if (!trip.planned && trip.starts > today())
-    return refuse({ starts: "It starts in the future. Tick “not walked yet” if it is planned." });
-  const others = trips.filter(({ id }) => id !== trip.id);
-  const twin = others.find(
-    ({ name, starts, ends }) => name === trip.name && starts === trip.starts && ends === trip.ends,
-  );
-  if (twin)
-    return refuse({ name: `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is in the log already.` });
-  const overlap = others.find(
-    ({ planned, starts, ends }) => !planned && starts < trip.ends && trip.starts < ends,
-  );
-  if (overlap && trip.planned)
-    return refuse({
-      starts: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) was walked on some of these days. Plan it for others.`,
-    });
-  return overlap && !sure
-    ? {
-        ok: false,
-        fields: {},
-        ask: `${overlap.name} (${sayDays(overlap.starts, overlap.ends)}) covers some of these days. Keep both?`,
-      }
-    : null;
-}
-
-/** What is packed, each once, on the legs that there are; or why it can't be. */
-function packedOn(trip: TripHead, packed: Packed, items: readonly Item[]): Packed | No {
-  // A leg taken out takes its membership along; what was on no other leg is packed for none.
-  const ids = new Set(trip.legs.map(({ id }) => id));
-  const things = [...new Map(packed.map((thing) => [thing.item, thing])).values()].map(({ item, legs }) => ({
-    item,
-    legs: legs && legs.filter((leg) => ids.has(leg)),
-  }));
-  if (things.some(({ legs }) => legs?.length === 0))
-    return refuse({
-      packed: "Something is packed only for a leg that is no longer there. Say which legs it went on.",
-    });
-  const shelf = new Map(items.map((item) => [item.id, item]));
-  const owned = things.flatMap(({ item }) => shelf.get(item) ?? []);
-  const gone = owned.find(
-    ({ state, since }) => state !== "active" && since !== null && daysBetween(since, trip.starts) > 0,
-  );
-  if (gone)
-    return refuse({
-      packed: `${gone.name} has been ${gone.state} since ${sayDay(gone.since!)}, before this trip.`,
-    });
-  const wished = owned.find(({ state }) => state === "wished");
-  if (wished) return refuse({ packed: `${wished.name} is only wished for.` });
-  return things.filter(({ item }) => shelf.has(item));
+  return ask && !sure ? { ok: false, fields: {}, ask } : null;
 }
 
 /** Puts what is packed into a trip's pack, and takes out what is not any more. */
-async function pack(tx: Db, trip: TripHead, packing: Packed): Promise<void> {
+async function pack(tx: Db, trip: TripHead, packing: readonly Packed[number][]): Promise<void> {
   const ids = new Set(trip.legs.map(({ id }) => id));
   const before = new Map((await carriesOf(tx, { trip: trip.id })).map((carry) => [carry.item, carry]));
   const now = new Set(packing.map(({ item }) => item));

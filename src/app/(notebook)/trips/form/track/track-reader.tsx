@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Part } from "@/core/track/join";
-import { ASCENT_NOISE_M } from "@/core/track/sums";
+import { ASCENT_NOISE_M } from "@/core/track/noise";
 import { count, sayDistance, sayHeight, type Units } from "@/core/units/speak";
 import { readWalk, type ReadWalk } from "./read-track";
 

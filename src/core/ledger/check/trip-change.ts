@@ -1,0 +1,76 @@
+import type { Item, ItemId, LegId, TripHead } from "../../model";
+import { daysBetween } from "../../sums/days";
+import type { Parsed } from "../../units/quantity";
+import { sayDay, sayDays } from "../../units/speak";
+import { legNightProblems, legProblems, tripProblems, type Problem } from "./check";
+
+/** What stands against a trip: by field, or, where nothing does, a question to its owner. */
+export interface Against {
+  readonly problems: readonly Problem[];
+  readonly ask: string | null;
+}
+
+const against = (field: string, message: string): Against => ({
+  problems: [{ path: [field], message }],
+  ask: null,
+});
+
+/** What stands against a trip by itself and beside the others: the first sort of it that is found. */
+export function againstTrip(trip: TripHead, trips: readonly TripHead[], today: string): Against {
+  const problems = [...tripProblems(trip), ...legProblems(trip), ...legNightProblems(trip)];
+  if (problems.length > 0) return { problems, ask: null };
+  if (trip.legs.length === 0) return against("distance", "Say how far it was, or read it from a track.");
+  if (!trip.planned && trip.starts > today)
+    return against("starts", "It starts in the future. Tick “not walked yet” if it is planned.");
+  const others = trips.filter(({ id }) => id !== trip.id);
+  const isTwin = ({ name, starts, ends }: TripHead) =>
+    name === trip.name && starts === trip.starts && ends === trip.ends;
+  if (others.some(isTwin))
+    return against("name", `“${trip.name}”, ${sayDays(trip.starts, trip.ends)}, is in the log already.`);
+  const overlap = others.find(
+    ({ planned, starts, ends }) => !planned && starts < trip.ends && trip.starts < ends,
+  );
+  if (!overlap) return { problems: [], ask: null };
+  const other = `${overlap.name} (${sayDays(overlap.starts, overlap.ends)})`;
+  return trip.planned
+    ? against("starts", `${other} was walked on some of these days. Plan it for others.`)
+    : { problems: [], ask: `${other} covers some of these days. Keep both?` };
+}
+
+/** What is packed, and on which legs; null: all. */
+interface Packed {
+  readonly item: ItemId;
+  readonly legs: LegId[] | null;
+}
+
+/** What is packed, each once, on the legs that there are; or why it can't be. */
+export function packedOn(
+  trip: TripHead,
+  packed: readonly Packed[],
+  items: readonly Item[],
+): Parsed<readonly Packed[]> {
+  // A leg taken out takes its membership along; what was on no other leg is packed for none.
+  const ids = new Set(trip.legs.map(({ id }) => id));
+  const things = [...new Map(packed.map((thing) => [thing.item, thing])).values()].map(({ item, legs }) => ({
+    item,
+    legs: legs && legs.filter((leg) => ids.has(leg)),
+  }));
+  if (things.some(({ legs }) => legs?.length === 0))
+    return {
+      ok: false,
+      why: "Something is packed only for a leg that is no longer there. Say which legs it went on.",
+    };
+  const shelf = new Map(items.map((item) => [item.id, item]));
+  const owned = things.flatMap(({ item }) => shelf.get(item) ?? []);
+  const gone = owned.find(
+    ({ state, since }) => state !== "active" && since !== null && daysBetween(since, trip.starts) > 0,
+  );
+  if (gone?.since)
+    return {
+      ok: false,
+      why: `${gone.name} has been ${gone.state} since ${sayDay(gone.since)}, before this trip.`,
+    };
+  const wished = owned.find(({ state }) => state === "wished");
+  if (wished) return { ok: false, why: `${wished.name} is only wished for.` };
+  return { ok: true, value: things.filter(({ item }) => shelf.has(item)) };
+}
