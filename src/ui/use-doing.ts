@@ -8,7 +8,7 @@ import { tellOtherTabs } from "./other-tabs";
 import { sayWithUndo, UNREACHED } from "./notice/undo";
 
 /** What is said of a thing done, and how it is taken back. */
-interface Told<T> {
+interface Says<T> {
   readonly says: (value: T) => string;
   readonly undo?: (value: T) => Promise<Answer<unknown>>;
 }
@@ -21,7 +21,7 @@ export function useDoing() {
   const router = useRouter();
   const [busy, start] = useTransition();
   /** @param first what shows at once, before the answer */
-  const run = <T>(action: () => Promise<Answer<T>>, told?: Told<T>, first?: () => void) =>
+  const run = <T>(action: () => Promise<Answer<T>>, told?: Says<T>, first?: () => void) =>
     start(async () => {
       first?.();
       const answer = await action().catch(() => null);

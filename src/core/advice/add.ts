@@ -6,7 +6,7 @@ import type { Job, Missed, Ruling, Urgency } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
 import { inPlain, isCalled } from "../trade/words/names";
-import { found, type Finding } from "../reasons/finding";
+import { findingOf, type Finding } from "../reasons/finding";
 import type { Advice } from "./advise";
 import { stands } from "../reasons/rulings";
 
@@ -41,7 +41,7 @@ export function additions(book: Book, advised: readonly Advice[]): Addition[] {
   });
 }
 
-interface Told extends Missed {
+interface MissedOn extends Missed {
   readonly outing: Outing;
 }
 
@@ -50,7 +50,9 @@ interface Told extends Missed {
  * and nothing like it bought or taken along since.
  */
 function missed(book: Book): Found[] {
-  const told = book.outings.flatMap((outing) => outing.trip.missed.map((one): Told => ({ ...one, outing })));
+  const told = book.outings.flatMap((outing) =>
+    outing.trip.missed.map((one): MissedOn => ({ ...one, outing })),
+  );
   return [...groupBy(told, ({ what }) => inPlain(what)).values()].flatMap((its): Found[] => {
     const grave = its.some(({ cost }) => cost === "danger" || cost === "trip-ending");
     const { what, outing: last, cost } = lastOf(its);
@@ -65,8 +67,8 @@ function missed(book: Book): Found[] {
       trips: its.map(({ outing }) => outing.trip.id),
     };
     const finding = owned
-      ? found({ ...base, reason: "take it along", facts: { owned, times: its.length } })
-      : found({ ...base, reason: "missed", facts: { times: its.length, cost } });
+      ? findingOf({ ...base, reason: "take it along", facts: { owned, times: its.length } })
+      : findingOf({ ...base, reason: "missed", facts: { times: its.length, cost } });
     return [{ ...finding, what, job: null, times: its.length, owned }];
   });
 }
@@ -101,7 +103,7 @@ function jobsUndone({ settings, items, outings, next }: Book): Found[] {
     const trip = lastOf(outings).trip;
     const offered = rule.doneBy && (trip.offers[rule.doneBy] ?? "none") !== "none" && next.name === null;
     if (offered) return [];
-    const finding = found({
+    const finding = findingOf({
       verb: "add",
       reason: "nothing does it",
       facts: { job },

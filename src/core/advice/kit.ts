@@ -2,7 +2,7 @@ import { openCase, resurvey, survey, touchedBy, type Survey } from "../decide/ca
 import { withSchool, type Book } from "../ledger/book";
 import type { NextOuting } from "../ledger/next-outing";
 import type { ItemId, Job, SchoolName } from "../model";
-import { found } from "../reasons/finding";
+import { findingOf } from "../reasons/finding";
 import type { FullItem } from "../trade/full-item";
 import { additions, type Addition } from "./add";
 import {
@@ -151,7 +151,7 @@ function keptAfterAll(
   facts: { job: Job; others: readonly FullItem[] },
 ): Advice {
   const keep: Verdict = {
-    ...found({
+    ...findingOf({
       verb: "keep",
       reason: "last of its job",
       facts,

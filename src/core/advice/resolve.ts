@@ -1,7 +1,7 @@
 import { nth } from "../sums/there";
 import { URGENCIES, type Ruling, type Sureness, type Verb } from "../model";
 import { isCritical, type Case } from "../decide/case";
-import { found, type Finding } from "../reasons/finding";
+import { findingOf, type Finding } from "../reasons/finding";
 import { keep } from "../reasons/verbs/keep";
 import { isLaw } from "../reasons/law-reasons";
 import { standingRuling } from "../reasons/rulings";
@@ -46,7 +46,7 @@ function stayingOf(one: Case, aside: readonly Ruled[]): Finding {
   const kept = keep(one);
   return aside.length === 0
     ? kept
-    : found({
+    : findingOf({
         verb: "keep",
         reason: "your ruling",
         facts: { reason: nth(aside, 0).ruling!.reason },

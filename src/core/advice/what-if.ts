@@ -6,7 +6,7 @@ import type { Verdict } from "./advise";
 import { bySchool, kitAfter, underNext, type Kit } from "./kit";
 
 /** What is supposed: another school, another next trip, one mark. Nothing of it is kept. */
-export interface Supposition {
+export interface WhatIfAsked {
   readonly school?: SchoolName;
   readonly next?: NextOuting;
   readonly mark?: { readonly trip: TripId; readonly item: ItemId; readonly mark: Mark | null };
@@ -23,7 +23,7 @@ export interface Change {
 }
 
 /** Which verdicts would change, in the order of the book. One mark alone judges only what it touches. */
-export function whatIf(kit: Kit, { school, next, mark }: Supposition): Change[] {
+export function whatIf(kit: Kit, { school, next, mark }: WhatIfAsked): Change[] {
   const asked = school ? bySchool(kit, school) : kit;
   const ahead = next ? underNext(asked, next) : asked;
   const then = mark ? kitAfter(ahead, withMark(ahead.book, mark), [mark.item]) : ahead;

@@ -53,13 +53,17 @@ export function questionsAfter({ surveyed, things }: Kit): Question[] {
     .filter(({ question }) => !waved.has(question.id))
     .sort((a, b) => atStake(b.advice.case) - atStake(a.advice.case))
     .slice(0, TRIED)
-    .map(({ advice, question }) => ({ ...question, worth: worthOf(question, advice, surveyed) }))
+    .map(({ advice, question }) => ({ ...question, worth: worthOfAsking(question, advice, surveyed) }))
     .filter(({ worth }) => worth > 0)
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST);
 }
 
-function worthOf({ answers, trip, item }: Omit<Question, "worth">, now: Advice, surveyed: Survey): number {
+function worthOfAsking(
+  { answers, trip, item }: Omit<Question, "worth">,
+  now: Advice,
+  surveyed: Survey,
+): number {
   return answers.reduce((sum, { likely, mark }) => {
     const book = withMark(surveyed.book, { trip, item, mark });
     return sum + likely * costOfMistaking(now, adviseItem(item, resurvey(surveyed, book, item)));
@@ -89,15 +93,15 @@ const atStake = ({ item, left }: Case) =>
   FAILING_COST[item.consequence] * (left ? Math.min(1, left.givesOut * 4) : 0.3) +
   ((item.weight?.g ?? 0) / 1000) * KILOGRAM_TRIP;
 
-type Candidate = Omit<Question, "worth">;
+type Unasked = Omit<Question, "worth">;
 
-function candidates(one: Case): Candidate[] {
+function candidates(one: Case): Unasked[] {
   return [...frost(one), ...symptom(one), ...grade(one), ...firm(one), ...whyUnused(one)];
 }
 
 const lastMark = ({ marked }: Case) => lastOf(marked);
 
-function about(one: Case, asked: Asked, answers: readonly Answer[], of: Symptom | null = null): Candidate {
+function about(one: Case, asked: Asked, answers: readonly Answer[], of: Symptom | null = null): Unasked {
   const { outing } = lastMark(one);
   return {
     id: `${asked} ${one.item.id}${of ? ` ${of}` : ""}`,
@@ -118,7 +122,7 @@ const marking = (one: Case, word: string, likely: number, said: Partial<Mark>): 
 /** Of owners who noted nothing, so many kept it warm: in a light frost, and in hard frost. Our own figures. */
 const KEPT = { light: 0.7, hard: 0.45 };
 
-function frost(one: Case): Candidate[] {
+function frost(one: Case): Unasked[] {
   const { frost: doubt } = one;
   if (doubt?.how !== "unasked" || doubt.outing !== lastMark(one).outing) return [];
   const kept = doubt.hard ? KEPT.hard : KEPT.light;
@@ -132,7 +136,7 @@ function frost(one: Case): Candidate[] {
 }
 
 /** Words in a note that sound like something to be seen on it: they only offer, and one key confirms. */
-function symptom(one: Case): Candidate[] {
+function symptom(one: Case): Unasked[] {
   const { mark } = lastMark(one);
   if (mark.note === "" || mark.symptoms.length > 0 || mark.troubles.length === 0) return [];
   const [first] = offered(mark.note).symptoms;
@@ -148,7 +152,7 @@ function symptom(one: Case): Candidate[] {
 }
 
 /** A grade is worth asking of what wears and nobody has graded on this trip. */
-function grade(one: Case): Candidate[] {
+function grade(one: Case): Unasked[] {
   const { left } = one;
   const { mark } = lastMark(one);
   if (!left || mark.use === "unused" || mark.condition !== null || left.worn < left.median / 2) return [];
@@ -162,7 +166,7 @@ function grade(one: Case): Candidate[] {
 }
 
 /** A mended pad that held says so by morning. */
-function firm(one: Case): Candidate[] {
+function firm(one: Case): Unasked[] {
   const { mark } = lastMark(one);
   if (
     !one.item.jobs.includes("pad") ||
@@ -189,7 +193,7 @@ const WHYS: readonly (readonly [WhyUnused, number])[] = [
   ["forgot it", 0.1],
 ];
 
-function whyUnused(one: Case): Candidate[] {
+function whyUnused(one: Case): Unasked[] {
   const { mark } = lastMark(one);
   if (mark.use !== "unused" || mark.why !== null || RANK[one.item.consequence] > 1) return [];
   return [

@@ -52,7 +52,7 @@ function tellingsOn(one: Marked, item: FullItem): Telling[] {
   const { mark, outing } = one;
   const told: Telling[] = [];
   const { made, stay } = outing.trip;
-  if (isSurplus(one, item)) told.push("too much of it");
+  if (isTooMuch(one, item)) told.push("too much of it");
   if (mark.use !== "used") {
     if (mark.why === "another did the job") told.push("another did the job");
     if (mark.why === "awkward" || mark.why === "uncomfortable") told.push("disliked");
@@ -77,7 +77,7 @@ const has = (ids: readonly ItemId[], id: ItemId) => ids.length > 0 && ids.includ
 const TOO_MUCH_LEFT = 0.6;
 
 /** Said to be too much; or fewer of its pieces would have been enough; or most of a kit stayed shut. */
-const isSurplus = ({ mark, outing }: Marked, { pieces, rules }: FullItem) =>
+const isTooMuch = ({ mark, outing }: Marked, { pieces, rules }: FullItem) =>
   mark.why === "too much of it" ||
   (mark.enough !== null && mark.enough < pieces) ||
   (mark.left !== null && mark.left >= TOO_MUCH_LEFT && rules.contents && !rules.cover && !outing.trip.cut);

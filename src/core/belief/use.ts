@@ -48,7 +48,7 @@ export function chancesOn(outing: Outing, part = 1): number {
  */
 const LIKENESS = 0.15;
 /** What the chances of one trip are worth, were each a trip of its own: the design effect of a cluster sample. */
-const worthOf = (chances: number) => (chances <= 1 ? chances : chances / (1 + (chances - 1) * LIKENESS));
+const countFor = (chances: number) => (chances <= 1 ? chances : chances / (1 + (chances - 1) * LIKENESS));
 
 /**
  * The last trips count in full, and older ones half for each so many more, whatever the later ones say: a
@@ -100,7 +100,7 @@ export function evidenceOfUse(
       else idle += chances;
     }
   }
-  for (const outing of missed) called.uses += worthOf(chancesOn(outing)) * fadeOn(outing);
+  for (const outing of missed) called.uses += countFor(chancesOn(outing)) * fadeOn(outing);
   const wanted = missed.reduce((sum, outing) => sum + chancesOn(outing), 0);
   return {
     called: { uses: called.uses, misses: called.misses },
@@ -137,7 +137,7 @@ class Tally {
   ) {}
 
   add({ outing: { trip }, mark: { use } }: Marked, chances: number, fade: number): void {
-    const worth = worthOf(chances) * fade;
+    const worth = countFor(chances) * fade;
     this.uses += worth * USE_WEIGHT[use];
     this.misses += worth * (1 - USE_WEIGHT[use]);
     this.taken += chances * USE_WEIGHT[use];

@@ -6,7 +6,7 @@ import { readSentence, unitSpans, type Clause, type Names, type ReadSentence, ty
 import type { Heard, HeardFact } from "./facts";
 import { amount, capitalised, nounOf, NUMBER, numberOf, partOf } from "./quantities";
 import type { Mention, Named } from "./things";
-import { isNegated, toldIn, withWhom, type Around, type Told } from "./told";
+import { isNegated, toldIn, withWhom, type Around, type ThingTold } from "./told";
 
 type Span = { readonly at: number; readonly end: number };
 
@@ -40,7 +40,7 @@ const isBed = ({ jobs }: Named) => BEDS.some((job) => jobs.includes(job));
  * clause.
  */
 export class Listener {
-  private readonly facts = new Map<ItemId, { told: Told; spans: Span[] }>();
+  private readonly facts = new Map<ItemId, { told: ThingTold; spans: Span[] }>();
   private readonly others: Heard[] = [];
   /** What is being spoken of, for "it" and for clauses without a thing of their own. */
   topic: readonly Named[];
@@ -69,7 +69,7 @@ export class Listener {
     const amounts = this.amounts();
     if (!this.joined() && !this.swapped()) {
       const place = this.place();
-      let pending: { clause: Clause; told: Told } | null = null;
+      let pending: { clause: Clause; told: ThingTold } | null = null;
       let before: readonly Named[] = this.topic;
       let theirs: readonly Named[] = [];
       // "It" goes back to the sentence before where that is how this one begins, or where it names nothing itself.
@@ -179,7 +179,7 @@ export class Listener {
     });
   }
 
-  private tell(things: readonly Named[], told: Told, ...clauses: readonly Clause[]): void {
+  private tell(things: readonly Named[], told: ThingTold, ...clauses: readonly Clause[]): void {
     for (const { id } of things) {
       const there = this.facts.get(id) ?? { told: {}, spans: [] };
       const symptoms = [...new Set([...(there.told.symptoms ?? []), ...(told.symptoms ?? [])])];
@@ -517,7 +517,7 @@ export class Listener {
   }
 
   /** The day belongs to what happened, not to what came out because of it. */
-  private isDayOf(told: Told): boolean {
+  private isDayOf(told: ThingTold): boolean {
     const fields = Object.keys(told);
     return !(fields.length === 1 && told.use !== undefined && this.facts.size > 1);
   }

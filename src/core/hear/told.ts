@@ -24,7 +24,7 @@ import { NUMBER, numberOf, shareOf } from "./quantities";
 import type { Named } from "./things";
 
 /** What is told of a thing, as it comes together. */
-export type Told = { -readonly [K in keyof Omit<ThingFact, "about" | "item">]?: ThingFact[K] };
+export type ThingTold = { -readonly [K in keyof Omit<ThingFact, "about" | "item">]?: ThingFact[K] };
 /** What a clause is heard among: its sentence, and what was said so far. */
 export interface Around {
   readonly words: string;
@@ -33,13 +33,13 @@ export interface Around {
   readonly hasAmounts: boolean;
   /** What the sentence before said was harmed. */
   readonly before: ReadonlySet<ItemId>;
-  readonly soFar: (thing: Named) => Told | undefined;
+  readonly soFar: (thing: Named) => ThingTold | undefined;
 }
 
 /** What the nth clause of a sentence says of a thing; of what it is not told yet, as far as that needs none. */
-export function toldIn(clause: Clause, n: number, thing: Named | undefined, said: Around): Told {
+export function toldIn(clause: Clause, n: number, thing: Named | undefined, said: Around): ThingTold {
   const { words } = clause;
-  const told: Told = {};
+  const told: ThingTold = {};
   const around = said.words;
   const call = callIn(words, around);
   if (call) told.call = call;
@@ -80,10 +80,10 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   }
   if ((harmed || /\b(gave out|died|failed)\b/.test(around)) && WENT_WITHOUT.test(words))
     told.fix = "went without";
-  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as Told;
+  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as ThingTold;
 }
 
-function countsIn(told: Told, words: string, thing: Named | undefined, hasAmounts: boolean): void {
+function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasAmounts: boolean): void {
   const pieces = thing?.pieces ?? 1;
   if (pieces > 1) {
     const lost =
@@ -129,7 +129,7 @@ function countsIn(told: Told, words: string, thing: Named | undefined, hasAmount
 }
 
 function troublesIn(
-  told: Told,
+  told: ThingTold,
   words: string,
   thing: Named | undefined,
   around: string,
@@ -159,7 +159,7 @@ function troublesIn(
   if (told.symptoms?.includes("no charge")) delete told.trouble;
 }
 
-function complaintsIn(told: Told, words: string, around: string, thing: Named | undefined): void {
+function complaintsIn(told: ThingTold, words: string, around: string, thing: Named | undefined): void {
   if (told.use === "unused" || told.trouble === "failed") return;
   const compared = words.replace(/\b(\w+er|more \w+|less \w+) than\b.*$/, (phrase) =>
     COMPARED.test(phrase) ? "" : phrase,
@@ -193,7 +193,7 @@ function complaintsIn(told: Told, words: string, around: string, thing: Named | 
   }
 }
 
-function usedIn(told: Told, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
+function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
   const around = clauses.map((each) => each.words);
   const words = nth(around, n);
   const whole = around.join(" , ");
@@ -242,7 +242,7 @@ export function isNegated(words: string, at: number): boolean {
   return !/\b(not only|no doubt|no wonder|no longer)\b/.test(before) && !/\b(hardly|barely)\b/.test(match[0]);
 }
 
-function callIn(words: string, around: string): Told["call"] {
+function callIn(words: string, around: string): ThingTold["call"] {
   for (const { is, gives } of CALLS) {
     const match = is.exec(words);
     if (!match) continue;
@@ -293,7 +293,7 @@ const PRONOUNS: ReadonlySet<string> = new Set([
   "you",
 ]);
 
-function frostOf(words: string, thing: Named | undefined): Told["frost"] {
+function frostOf(words: string, thing: Named | undefined): ThingTold["frost"] {
   if (thing && !thing.jobs.includes("treat water")) return undefined;
   if (!/\b(froze|frozen|freeze|frost|ice|icy)\b/.test(words))
     return /\bslept (in|with)\b.*\b(bag|me)\b/.test(words) && thing ? "kept" : undefined;
@@ -302,7 +302,7 @@ function frostOf(words: string, thing: Named | undefined): Told["frost"] {
   return "froze";
 }
 
-function exitIn(words: string, thing: Named | undefined, told: Told): Told["exit"] {
+function exitIn(words: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
   for (const [how, pattern] of EXITS) {
     const match = pattern.exec(words);

@@ -1,12 +1,12 @@
 import { describe, expect, test } from "vitest";
 import { seeded } from "../../../tests/seeded";
 import type { ItemId, Job } from "../model";
-import { bestWithin, type Candidate, type Within } from "./best";
+import { bestWithin, type Choosable, type Within } from "./best";
 
 const thing = (
   id: string,
-  more: Partial<Omit<Candidate, "id" | "needs">> & { needs?: readonly string[] } = {},
-): Candidate => ({
+  more: Partial<Omit<Choosable, "id" | "needs">> & { needs?: readonly string[] } = {},
+): Choosable => ({
   grams: 100,
   litres: 0,
   worth: 100,
@@ -66,13 +66,13 @@ describe("worked by hand", () => {
 });
 
 /** Every list there is, tried one by one. */
-function byForce(things: readonly Candidate[], within: Within): number | null {
+function byForce(things: readonly Choosable[], within: Within): number | null {
   const jobs = [...new Set(things.flatMap((each) => each.jobs))];
   let best: number | null = null;
   for (let set = 0; set < 2 ** things.length; set++) {
     const taken = things.filter((_, n) => set & (1 << n));
     const ids = new Set(taken.map(({ id }) => id));
-    const sum = (of: (each: Candidate) => number) => taken.reduce((all, each) => all + of(each), 0);
+    const sum = (of: (each: Choosable) => number) => taken.reduce((all, each) => all + of(each), 0);
     if (sum(({ grams }) => grams) > within.grams) continue;
     if (within.litres !== null && sum(({ litres }) => Math.round(litres * 1000)) > within.litres * 1000)
       continue;

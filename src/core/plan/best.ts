@@ -3,7 +3,7 @@ import { solve, type Constraint } from "yalps";
 import type { ItemId, Job } from "../model";
 
 /** A thing that may go, as the search weighs it. */
-export interface Candidate {
+export interface Choosable {
   readonly id: ItemId;
   readonly grams: number;
   /** Room that it takes inside the pack, in litres; 0 where it is not told, or it hangs outside. */
@@ -53,7 +53,7 @@ const inMillilitres = (litres: number) => Math.round(litres * 1000);
  * Each thing is a choice of 0 or 1; what it needs goes along; each critical job that any of them does is done
  * by one at least.
  */
-function modelOf(things: readonly Candidate[]): {
+function modelOf(things: readonly Choosable[]): {
   variables: Model;
   constraints: Map<string, Constraint>;
   jobs: readonly Job[];
@@ -87,7 +87,7 @@ function modelOf(things: readonly Candidate[]): {
  * needs: a 0-1 program, solved to its proven optimum by branch and bound. Where nothing fits, the critical
  * jobs that don't are named.
  */
-export function bestWithin(things: readonly Candidate[], within: Within): Best {
+export function bestWithin(things: readonly Choosable[], within: Within): Best {
   const { variables, constraints, jobs } = modelOf(things);
   const bounds: [string, Constraint][] = [
     ["grams", { max: within.grams }],

@@ -2,11 +2,11 @@ import { kitJobs } from "../advice/kit-law";
 import { expectedWorth } from "../decide/worth";
 import { ESSENTIAL_JOBS } from "../trade/jobs";
 import { countsAs } from "../weighin/weigh-in";
-import type { Candidate } from "./best";
+import type { Choosable } from "./best";
 import type { Plan } from "./plan";
 
 /** A thing to choose, with its name for whoever reads the list. */
-export type Weighed = Candidate & { readonly name: string };
+export type Weighed = Choosable & { readonly name: string };
 
 /**
  * What the best list is chosen from: what counts as base weight and may go (what is worn goes whatever it

@@ -224,4 +224,4 @@ export type Finding<R extends Reason = Reason> = R extends Reason ? Found<R> : n
 export type Rule = (one: Case) => Finding | null;
 
 /** Builds a finding; the compiler holds its facts to its reason. */
-export const found = <R extends Reason>(finding: Found<R>): Finding<R> => finding as Finding<R>;
+export const findingOf = <R extends Reason>(finding: Found<R>): Finding<R> => finding as Finding<R>;

@@ -6,7 +6,7 @@ import type { OwnerCall, Trigger } from "../model";
 import { isWeatherToCome } from "../trade/triggers";
 import { foreseenOf } from "./verbs/bring-only-when";
 import { cureOf } from "./cures";
-import { found, type Finding, type Rule } from "./finding";
+import { findingOf, type Finding, type Rule } from "./finding";
 import { worksAgain } from "./verbs/replace";
 import { comesBack } from "./verbs/service";
 import { urgencyOf } from "./sureness";
@@ -51,7 +51,7 @@ const factsOf = ({ call, said }: Word) => ({ call, complaints: said.mark.complai
 function bringAgain(one: Case): Finding | null {
   const word = wordOf(one);
   if (word?.call !== "bring again" || one.item.cover) return null;
-  return found({
+  return findingOf({
     ...basis(word),
     verb: "keep",
     facts: factsOf(word),
@@ -69,7 +69,7 @@ function whenOf(one: Case, { said }: Word): Trigger[] {
 function bringWhen(one: Case): Finding | null {
   const word = wordOf(one);
   if (word?.call !== "bring when") return null;
-  return found({
+  return findingOf({
     ...basis(word),
     verb: "bring only when",
     facts: factsOf(word),
@@ -85,7 +85,7 @@ function bringWhen(one: Case): Finding | null {
 function leave(one: Case): Finding | null {
   const word = wordOf(one);
   if (word?.call !== "leave" || !mayStayHome(one)) return null;
-  return found({
+  return findingOf({
     ...basis(word),
     verb: "drop",
     facts: factsOf(word),
@@ -103,13 +103,13 @@ function comesRight(one: Case): boolean {
 function trySomethingElse(one: Case): Finding | null {
   const word = wordOf(one);
   if (word?.call !== "try something else" || comesRight(one)) return null;
-  return found({ ...basis(word), verb: "swap", facts: factsOf(word), urgency: "before next trip" });
+  return findingOf({ ...basis(word), verb: "swap", facts: factsOf(word), urgency: "before next trip" });
 }
 
 function replaceIt(one: Case): Finding | null {
   const word = wordOf(one);
   if (word?.call !== "replace" || isSeenTo(one, word) || comesRight(one)) return null;
-  return found({ ...basis(word), verb: "replace", facts: factsOf(word), urgency: urgencyOf(one) });
+  return findingOf({ ...basis(word), verb: "replace", facts: factsOf(word), urgency: urgencyOf(one) });
 }
 
 /** Mended; or, where a service would bring it back, or nothing is broken, serviced. */
@@ -118,7 +118,7 @@ function fix(one: Case): Finding | null {
   if (word?.call !== "fix" || isSeenTo(one, word)) return null;
   const trouble = one.history.open;
   const broken = trouble !== null && one.kind.mends !== "nothing" && cureOf(one, trouble) === null;
-  return found({
+  return findingOf({
     ...basis(word),
     verb: broken ? "repair" : "service",
     facts: factsOf(word),

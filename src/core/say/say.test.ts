@@ -5,7 +5,7 @@ import { one, TODAY, verdicts } from "../../../tests/judged";
 import { openBook } from "../ledger/book";
 import { endsOf } from "../ledger/stretches";
 import { Leg, Mark } from "../model";
-import { found, type Finding, type Reason, type ReasonFacts } from "../reasons/finding";
+import { findingOf, type Finding, type Reason, type ReasonFacts } from "../reasons/finding";
 import type { Supposition } from "../advice/flip";
 import { kitOf } from "../advice/kit";
 import { sayFlip } from "./verdicts/flip";
@@ -287,7 +287,7 @@ describe("a sentence for each reason, branch by branch", () => {
     plain(
       says(
         it,
-        found({
+        findingOf({
           verb: "keep",
           reason,
           facts,

@@ -26,7 +26,7 @@ export function CalendarIn() {
       setPreview(answer.ok ? answer.value : null);
       setWrong(whatIsWrong(answer));
     });
-  const take = (tasks: readonly Told[]) =>
+  const take = (tasks: readonly CalendarTask[]) =>
     start(async () => {
       const answer = await takeCalendar([...tasks]).catch(() => LOST);
       setWrong(whatIsWrong(answer));
@@ -67,12 +67,12 @@ export function CalendarIn() {
   );
 }
 
-type Told = Preview["changes"][number]["task"];
+type CalendarTask = Preview["changes"][number]["task"];
 
 interface WouldChangeProps {
   readonly preview: Preview;
   readonly busy: boolean;
-  readonly onTake: (tasks: readonly Told[]) => void;
+  readonly onTake: (tasks: readonly CalendarTask[]) => void;
 }
 
 /** What it would change, each to be left out, and what it holds beside. */
@@ -124,7 +124,7 @@ const besideOf = ({ changes, same, verdicts, left }: Preview) =>
     .filter(Boolean)
     .join(" ");
 
-const sayChange = (task: Told, was: Told) =>
+const sayChange = (task: CalendarTask, was: CalendarTask) =>
   [
     task.what === was.what ? "" : `was “${was.what}”`,
     task.due === was.due ? "" : sayWasDue(was),
@@ -133,4 +133,4 @@ const sayChange = (task: Told, was: Told) =>
     .filter(Boolean)
     .join("; ");
 
-const sayWasDue = ({ due }: Told) => (due ? `was by ${sayDay(due)}` : "had no day");
+const sayWasDue = ({ due }: CalendarTask) => (due ? `was by ${sayDay(due)}` : "had no day");

@@ -44,7 +44,8 @@ describe("a trip beside the others", () => {
 });
 
 describe("what is packed", () => {
-  const item = (id: string, more: Record<string, unknown> = {}) => Item.parse({ id, name: id, kind: "other", ...more });
+  const item = (id: string, more: Record<string, unknown> = {}) =>
+    Item.parse({ id, name: id, kind: "other", ...more });
   const shelf = [
     item("tent"),
     item("shoes", { state: "worn out", since: "2026-05-31" }),

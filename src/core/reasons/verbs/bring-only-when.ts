@@ -9,7 +9,7 @@ import { JOB_RULES, RANK, SEASON_JOBS } from "../../trade/jobs";
 import { isForeseen, isWeatherToCome } from "../../trade/triggers";
 import { callerAmong, hasSeason, isMildLayer, isOutOfSeason } from "./drop";
 import type { Sureness } from "../../model";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { lastTelling, said, speaks, surenessOf } from "../sureness";
 
 export const foreseenOf = ({ item }: Case): Trigger[] => item.triggers.filter(isForeseen);
@@ -34,7 +34,7 @@ function sentAway(one: Case): Finding | null {
   // Complained of and sent home for another: that is a swap, done already.
   if (one.told("complaint").marks.at(-1) === last && successorOf(one)) return null;
   const facts = { days: last.mark.days, out: Math.round(last.outing.days * last.part) };
-  return found({
+  return findingOf({
     ...only(one, [last], surenessOf(one.told("sent away").chances)),
     reason: "sent away after use",
     facts,
@@ -50,7 +50,7 @@ function notNeededThere(one: Case): Finding | null {
   const stayed = one.told("could have stayed");
   const essential = item.jobs.some((job) => JOB_RULES[job]?.essential);
   if (essential && !item.cover && speaks(stayed, one))
-    return found({
+    return findingOf({
       ...only(one, stayed.marks, surenessOf(stayed.chances)),
       reason: "not needed there",
       facts: said(stayed, one),
@@ -59,7 +59,7 @@ function notNeededThere(one: Case): Finding | null {
   const offered = item.jobs.length > 0 && item.jobs.every((job) => JOB_RULES[job]?.doneBy !== undefined);
   if (!offered || item.cover || one.kind.noCall === "keep" || !speaks(told, one) || use.taken > use.idle)
     return null;
-  return found({
+  return findingOf({
     ...only(one, told.marks, surenessOf(told.chances)),
     reason: "not needed there",
     facts: said(told, one),
@@ -99,7 +99,7 @@ function forItsSeason(one: Case): Finding | null {
     // Who owns two for one job mostly owns them for two seasons.
     const caller = callerOf(item, marked, without, { among: OF_SEASONS, odds: CALLER_ODDS.reckoned });
     if (!caller) continue;
-    return found({
+    return findingOf({
       ...only(one, marked, without.length > 1 ? "likely" : "perhaps"),
       reason: "each for its season",
       facts: { other, caller },
@@ -123,7 +123,7 @@ function failsOnlyWith(one: Case): Finding | null {
   if (!last || !on || !isWeatherToCome(on) || marked.length < 2 || use.taken < 1) return null;
   const caller = { trigger: on, at: "some" as const, without: true };
   const idle = marked.filter(({ mark }) => mark.complaints.some((complaint) => complaint.on === on)).length;
-  return found({
+  return findingOf({
     ...only(one, [last], surenessOf(idle)),
     reason: "used only with",
     facts: { caller, used: one.totals.used.trips, idle },
@@ -142,7 +142,7 @@ function noCall(one: Case): Finding | null {
     ({ outing, mark }) => mark.use === "unused" && use.uncalledTrips.includes(outing.trip.id),
   );
   if (marks.length === 0 || (kind.noCall === "keep" && !anotherWarm(one))) return null;
-  return found({
+  return findingOf({
     ...only(one, marks, surenessOf(use.idle, use.taken)),
     reason: "no call for it",
     facts: { trips: marks.length },
@@ -174,7 +174,7 @@ function idleEnough(one: Case): boolean {
 function anotherInMildWeather(one: Case): Finding | null {
   const told = one.told("another did the job");
   if (!speaks(told, one) || !isMildLayer(one)) return null;
-  return found({
+  return findingOf({
     ...only(one, told.marks, surenessOf(told.chances, one.use.taken)),
     reason: "no call for it",
     facts: { trips: told.marks.length },
@@ -201,7 +201,7 @@ function usedOnlyWith(one: Case): Finding | null {
   const { wanted, unwanted, caller } = callerAmong(one);
   // A few refusals among many uses are no pattern.
   if (!caller || unwanted.length * 2 < wanted.length) return null;
-  return found({
+  return findingOf({
     ...only(one, [...wanted, ...unwanted], surenessOf(Math.min(wanted.length, unwanted.length) + 1)),
     reason: "used only with",
     facts: { caller, used: wanted.length, idle: unwanted.length },
@@ -222,7 +222,7 @@ function partOfLongWalk(one: Case): Finding | null {
   const out = Math.round(last.outing.days * last.part);
   if (out < LONG_DAYS || last.mark.days > out * SMALL_PART || one.item.weight === null) return null;
   if (one.item.jobs.some((job) => LIGHT_USE.has(job))) return null;
-  return found({
+  return findingOf({
     ...only(one, [last], surenessOf(out / 7 - 1)),
     reason: "part of a long walk",
     facts: { days: last.mark.days, out },

@@ -9,7 +9,7 @@ import { essentialJobs, isSpared, isSurplus, isTooLight, mayStayHome } from "../
 import { DOUBLED_JOBS, RANK } from "../../trade/jobs";
 import { isForeseen, isUnavoidable } from "../../trade/triggers";
 import type { Sureness } from "../../model";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { lastTelling, said, speaks, surenessOf, urgencyBy } from "../sureness";
 
 /**
@@ -55,7 +55,7 @@ function couldHaveStayed(one: Case): Finding | null {
   // Used after all, it may go only where it is alone in speaking for itself.
   if (idle.length === 0 && use.taken > told.chances) return null;
   const facts = { ...said(told, one), used: totals.used.trips, trips: marked.length };
-  return found({
+  return findingOf({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "could have stayed",
     facts,
@@ -74,7 +74,7 @@ function sentHomeUnused(one: Case): Finding | null {
     one.kind.contents
   )
     return null;
-  return found({
+  return findingOf({
     ...leave(one, [last], surenessOf(told.chances, one.use.taken)),
     reason: "sent home unused",
     facts: said(told, one),
@@ -93,7 +93,7 @@ function tooMuch(one: Case): Finding | null {
     return null;
   // Where it is more than a nuisance to lack, another must have done the job.
   if (isCritical(one) || (RANK[item.consequence] > 0 && !usedInstead(one, lastOuting(one)!))) return null;
-  return found({
+  return findingOf({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "too much, and only one",
     facts: said(told, one),
@@ -116,7 +116,7 @@ function anotherDidIt(one: Case): Finding | null {
   if (item.rules.contents && item.load === "consumable") return null;
   const outing = lastOuting(one)!;
   const facts = { ...said(told, one), by: usedInstead(one, outing) };
-  return found({
+  return findingOf({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "another did the job",
     facts,
@@ -131,7 +131,7 @@ function disliked(one: Case): Finding | null {
   // Taken up again since, it is not refused any more.
   if (marked.at(-1)?.mark.use === "used") return null;
   const why = lastOf(told.marks).mark.why!;
-  return found({
+  return findingOf({
     ...leave(one, told.marks, surenessOf(told.chances, use.taken)),
     reason: "disliked",
     facts: { ...said(told, one), why },
@@ -163,7 +163,7 @@ function seldomWanted(one: Case): Finding | null {
   const firm = high < school.dropLine * 0.7 ? "sure" : "likely";
   const sureness = isFirm ? firm : "leaning";
   const uses = use.calledUsed.length;
-  return found({
+  return findingOf({
     ...leave(one, idle, sureness),
     reason: "seldom wanted",
     facts: { chances: use.refused, uses, high },
@@ -180,7 +180,7 @@ function idleLuxury(one: Case): Finding | null {
   const isLuxury = RANK[item.consequence] === 0 && item.triggers.some(isUnavoidable);
   if (!isLuxury || school.name !== "lean" || use.taken > 0 || last?.mark.use !== "unused") return null;
   if (last.mark.why !== null || told("made the trip").marks.length > 0 || use.refused < 1) return null;
-  return found({
+  return findingOf({
     ...leave(one, marked, "leaning"),
     reason: "seldom wanted",
     facts: { chances: use.refused, uses: 0, high: chanceQuantile(use.called, CONFIDENCE) },
@@ -210,7 +210,7 @@ function seldomOverWeeks(one: Case): Finding | null {
   )
     return null;
   const sureness = surenessOf(chancesIn(out) - chancesIn(days), one.use.taken);
-  return found({ ...leave(one, [last], sureness), reason: "seldom over weeks", facts: { days, out } });
+  return findingOf({ ...leave(one, [last], sureness), reason: "seldom over weeks", facts: { days, out } });
 }
 
 /** Named as one that made the trip: that softens for this trip and the next two. */

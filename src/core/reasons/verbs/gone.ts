@@ -3,7 +3,7 @@ import type { Departure } from "../../ledger/history";
 import { successorOf, usedInstead, type Case } from "../../decide/case";
 import { isSpared } from "../../decide/law";
 import { SINGLE_JOBS } from "../../trade/jobs";
-import { found, type Finding } from "../finding";
+import { findingOf, type Finding } from "../finding";
 import { urgencyOf } from "../sureness";
 
 /** The story of a thing that has left, told as done; and whether to buy it again. */
@@ -15,18 +15,19 @@ export function gone(one: Case): Finding | null {
   const done = { urgency: "watch" as const, sureness: "sure" as const, trips, done: true };
   // A borrowed thing was never to stay, whatever was said of it or took its place.
   if (departure.how === "given back")
-    return found({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
+    return findingOf({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
   const because = whyUnloved(one, departure);
   if (departure.how === "swapped" || (because === "disliked" && by && departure.how !== "lost"))
-    return found({ ...done, verb: "swap", reason: "gone for another", facts: { departure, by } });
-  if (because) return found({ ...done, verb: "drop", reason: "gone unloved", facts: { departure, because } });
+    return findingOf({ ...done, verb: "swap", reason: "gone for another", facts: { departure, by } });
+  if (because)
+    return findingOf({ ...done, verb: "drop", reason: "gone unloved", facts: { departure, because } });
   if (item.load === "hobby")
-    return found({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
+    return findingOf({ ...done, verb: "keep", reason: "gone when done with", facts: { departure } });
   if (!isMissed(departure) && !by)
-    return found({ ...done, verb: "drop", reason: "gone when done with", facts: { departure } });
+    return findingOf({ ...done, verb: "drop", reason: "gone when done with", facts: { departure } });
   if (by || one.marked.length === 0)
-    return found({ ...done, verb: "replace", reason: "gone and done", facts: { departure, by } });
-  return found({
+    return findingOf({ ...done, verb: "replace", reason: "gone and done", facts: { departure, by } });
+  return findingOf({
     verb: "replace",
     reason: "buy again",
     facts: { departure },

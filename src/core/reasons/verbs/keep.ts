@@ -5,7 +5,7 @@ import { lastOuting, othersDoing, type Case } from "../../decide/case";
 import { isSpared, isTooLight } from "../../decide/law";
 import { RANK } from "../../trade/jobs";
 import type { Sureness } from "../../model";
-import { found, type Finding } from "../finding";
+import { findingOf, type Finding } from "../finding";
 import { isPraised } from "./drop";
 import { livedWith } from "./repair";
 import { said } from "../sureness";
@@ -25,8 +25,8 @@ export function keepAsCover(one: Case): Finding | null {
     trips: tripsOf(marked.filter(({ mark }) => mark.use !== "unused")),
   };
   return leader && use.used === 0
-    ? found({ ...base, reason: "backup to another", facts: { ...use, leader } })
-    : found({ ...base, reason: "cover", facts: { ...use, contents: kind.contents } });
+    ? findingOf({ ...base, reason: "backup to another", facts: { ...use, leader } })
+    : findingOf({ ...base, reason: "cover", facts: { ...use, contents: kind.contents } });
 }
 
 /** What does its job first, where it is the backup. */
@@ -59,41 +59,43 @@ export function keep(one: Case): Finding {
     trips: tripsOf(marked.filter(({ mark }) => mark.use !== "unused")),
   };
   const last = marked.at(-1);
-  if (standing === "at home") return found({ ...base, reason: "at home", facts: {} });
-  if (!last) return found({ ...base, reason: "no marks yet", facts: {} });
+  if (standing === "at home") return findingOf({ ...base, reason: "at home", facts: {} });
+  if (!last) return findingOf({ ...base, reason: "no marks yet", facts: {} });
   const made = one.told("made the trip");
-  if (made.marks.at(-1) === last) return found({ ...base, reason: "made the trip", facts: said(made, one) });
+  if (made.marks.at(-1) === last)
+    return findingOf({ ...base, reason: "made the trip", facts: said(made, one) });
   if (one.told("weather").marks.at(-1) === last)
-    return found({
+    return findingOf({
       ...base,
       reason: "weather, not the thing",
       facts: { symptom: last.mark.symptoms[0] ?? null },
     });
   const trouble = one.history.open;
   if (trouble && (livedWith(one) || trouble.outing === last.outing || trouble.entry))
-    return found({ ...base, reason: "lives with it", facts: { trouble } });
+    return findingOf({ ...base, reason: "lives with it", facts: { trouble } });
   const complaint = one.told("complaint");
   if (complaint.marks.length > 0) {
     const complaints = complaint.marks.flatMap(({ mark }) => mark.complaints);
-    return found({
+    return findingOf({
       ...base,
       reason: "said once among many",
       facts: { complaints, times: complaint.marks.length, of: counts.used },
     });
   }
-  if (last.mark.why === "forgot it") return found({ ...base, reason: "forgotten, not refused", facts: {} });
-  if (last.mark.why === "trip cut short") return found({ ...base, reason: "cut short", facts: {} });
+  if (last.mark.why === "forgot it")
+    return findingOf({ ...base, reason: "forgotten, not refused", facts: {} });
+  if (last.mark.why === "trip cut short") return findingOf({ ...base, reason: "cut short", facts: {} });
   if (item.load === "hobby" && counts.used < counts.trips)
-    return found({ ...base, reason: "for joy", facts: counts });
+    return findingOf({ ...base, reason: "for joy", facts: counts });
   if (counts.used === 0 && use.calledTrips.length === 0)
-    return found({ ...base, reason: "no call yet", facts: { trips: counts.trips } });
+    return findingOf({ ...base, reason: "no call yet", facts: { trips: counts.trips } });
   if (isTooLight(one) && counts.used < counts.trips / 2)
-    return found({ ...base, reason: "too light to argue", facts: counts });
+    return findingOf({ ...base, reason: "too light to argue", facts: counts });
   if (isSpared(one) && meanChance(use.called) < 0.5)
-    return found({ ...base, reason: "needed when wanted", facts: counts });
-  if (counts.used === 0) return found({ ...base, reason: "too early to say", facts: counts });
+    return findingOf({ ...base, reason: "needed when wanted", facts: counts });
+  if (counts.used === 0) return findingOf({ ...base, reason: "too early to say", facts: counts });
   const days = marked.some(({ mark }) => mark.days !== null) ? Math.round(totals.used.days) : null;
-  return found({
+  return findingOf({
     ...base,
     reason: "earns its place",
     facts: {

@@ -3,7 +3,7 @@ import { isCritical, type Case } from "../../decide/case";
 import type { Trigger } from "../../model";
 import { JOB_RULES } from "../../trade/jobs";
 import { SYMPTOM_RULES } from "../../trade/symptoms";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 
 /** Its owner logged a trial near home, and nothing was mended on it since. */
 function isTriedAtHome({ item, book, history }: Case): boolean {
@@ -20,7 +20,7 @@ function mendedNotTried(one: Case): Finding | null {
   const tried =
     needs.length === 0 ? since.length > 0 : needs.every((need) => since.some(({ calls }) => calls.has(need)));
   if (tried) return null;
-  return found({
+  return findingOf({
     verb: "prove",
     reason: "mended, not tried",
     facts: { on, needs },
@@ -56,7 +56,7 @@ function isNew({ item, marked }: Pick<Case, "item" | "marked">): boolean {
 function newNotTried(one: Case): Finding | null {
   const used = isUntried(one);
   if (used === null || !isNew(one)) return null;
-  return found({
+  return findingOf({
     verb: "prove",
     reason: "new, not tried",
     facts: { needs: provingWeather(one.item.jobs), used: used === "dry" },
@@ -70,7 +70,7 @@ function unknownNotTried(one: Case): Finding | null {
   const { item } = one;
   const used = isUntried(one);
   if (used === null || item.past !== "unknown" || item.opening !== null) return null;
-  return found({
+  return findingOf({
     verb: "prove",
     reason: "unknown past, not tried",
     facts: { needs: provingWeather(item.jobs), used: used === "dry" },

@@ -2,7 +2,7 @@ import { REPAIR_TROUBLE } from "../../decide/cost";
 import { isCritical, type Case } from "../../decide/case";
 import { cureOf, triedBefore } from "../cures";
 import { worksAgain } from "./replace";
-import { found, type Finding } from "../finding";
+import { findingOf, type Finding } from "../finding";
 import { urgencyOf } from "../sureness";
 
 /** Chance that damage left alone grows until the thing is lost to it. Common practice, no source. */
@@ -24,7 +24,7 @@ export function repair(one: Case): Finding | null {
   if (thin && (trouble.condition ?? 3) >= 3) return null;
   if (well || !worthIt || livedWith(one) || worksAgain(one, trouble)) return null;
   const mishap = trouble.cause === "misuse" || trouble.cause === "weather";
-  return found({
+  return findingOf({
     verb: "repair",
     reason: "open trouble",
     facts: { trouble, mishap, patched: trouble.mark?.fix === "patched" },

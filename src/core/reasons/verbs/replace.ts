@@ -6,12 +6,12 @@ import { chooseByLife } from "../../decide/choose";
 import { isCritical, successorOf, type Case } from "../../decide/case";
 import { CONDITION } from "../../trade/kind";
 import { cureOf, triedBefore } from "../cures";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { urgencyOf } from "../sureness";
 
 function froze({ frost }: Case): Finding | null {
   if (!frost || (frost.how !== "froze" && !frost.hard)) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "froze",
     facts: frost,
@@ -35,7 +35,7 @@ function pastItsDate(one: Case): Finding | null {
   const onTrip = daysLeft > 0 && book.next.ends !== null && item.expires <= book.next.ends;
   if (daysLeft > (book.next.ends ? 0 : DATE_NEAR_DAYS) && !onTrip) return null;
   const soonOrPast = daysLeft > 0 ? "soon" : "past";
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "past its date",
     facts: {
@@ -71,7 +71,7 @@ const givenUp = (one: Case, trouble: Incident) => ({
 function usedUp(one: Case): Finding | null {
   const trouble = one.history.open;
   return trouble?.cause === "flat or empty" && isUsedUp(one, trouble)
-    ? found({ ...givenUp(one, trouble), reason: "used up", facts: { trouble }, sureness: "sure" })
+    ? findingOf({ ...givenUp(one, trouble), reason: "used up", facts: { trouble }, sureness: "sure" })
     : null;
 }
 
@@ -79,7 +79,12 @@ function spoiltByMould(one: Case): Finding | null {
   const trouble = brokenOf(one);
   const symptom = one.kind.spoiltByMould && trouble?.symptoms.find((each) => each === "mould");
   return trouble && symptom
-    ? found({ ...givenUp(one, trouble), reason: "spoilt by mould", facts: { symptom }, sureness: "likely" })
+    ? findingOf({
+        ...givenUp(one, trouble),
+        reason: "spoilt by mould",
+        facts: { symptom },
+        sureness: "likely",
+      })
     : null;
 }
 
@@ -91,7 +96,7 @@ function faultCameBack(one: Case): Finding | null {
   const trouble = brokenOf(one);
   const repairs = trouble ? repairsBefore(one, trouble).length : 0;
   return trouble && repairs >= 2 && trouble.cause !== "misuse"
-    ? found({
+    ? findingOf({
         ...givenUp(one, trouble),
         reason: "fault came back",
         facts: { trouble, repairs },
@@ -108,7 +113,7 @@ function tooDearToMend(one: Case): Finding | null {
   // What this repair would cost is taken from those before it.
   const spent = totals.spent + paid.reduce((sum, { cost }) => sum + cost, 0) / Math.max(1, paid.length);
   return paid.length > 0 && spent > item.price * DEAR_SHARE
-    ? found({
+    ? findingOf({
         ...givenUp(one, trouble),
         reason: "too dear to mend",
         facts: { trouble, spent, price: item.price },
@@ -121,7 +126,7 @@ function beyondMending(one: Case): Finding | null {
   const trouble = brokenOf(one);
   const why = trouble && whyBeyond(one, trouble);
   return trouble && why
-    ? found({
+    ? findingOf({
         ...givenUp(one, trouble),
         reason: "beyond mending",
         facts: { trouble, why },
@@ -149,7 +154,7 @@ function nearlyGone(one: Case): Finding | null {
     .entriesOf(item.id)
     .some(({ what, on }) => (what === "restock" || what === "service") && on >= last.outing.trip.ends);
   if (filled || item.pieces > 1) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "nearly gone",
     facts: { left: last.mark.left! },
@@ -199,8 +204,8 @@ function unreliable(one: Case): Finding | null {
     sureness: "likely" as const,
   };
   return mouldy
-    ? found({ ...base, reason: "spoilt by mould", facts: { symptom: "mould" } })
-    : found({ ...base, reason: "can't be relied on", facts: { condition } });
+    ? findingOf({ ...base, reason: "spoilt by mould", facts: { symptom: "mould" } })
+    : findingOf({ ...base, reason: "can't be relied on", facts: { condition } });
 }
 
 /** Cloth, soles and foam do not come back: graded 2 or less, or seen to be worn through, and nothing mends that. */
@@ -216,7 +221,7 @@ function wornToBeSeen(one: Case): Finding | null {
       ? condition <= 2
       : kind.mends === "nothing" && trouble?.cause === "worn" && trouble.symptoms.length > 0;
   if (!isWear || !seen || isOfPieces(one)) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "wear to be seen",
     facts: { condition, trouble, on: trouble?.on ?? grade!.last },
@@ -236,7 +241,7 @@ function readingAtLimit(one: Case): Finding | null {
   for (const { rule, points, last } of one.readings) {
     const { y: value } = lastOf(points);
     if (value > rule.limit || (canComeBack(rule.what) && !servicedBy(one, last))) continue;
-    return found({
+    return findingOf({
       verb: "replace",
       reason: "reading at its limit",
       facts: { rule, value, on: last },
@@ -262,7 +267,7 @@ function shortOfPieces(one: Case): Finding | null {
   // What is left was said to be enough.
   const enough = marked.findLast(({ mark }) => mark.enough !== null)?.mark.enough;
   if (enough != null && enough <= item.pieces - history.piecesOut) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "short of pieces",
     facts: { out: history.piecesOut, of: item.pieces },
@@ -275,7 +280,7 @@ function shortOfPieces(one: Case): Finding | null {
 /** Of a thing that frost ruins unseen, an unknown past is enough. */
 function unknownPast({ item, kind, marked }: Case): Finding | null {
   if (!kind.freezes || item.past !== "unknown" || item.opening !== null) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "unknown past",
     facts: {},
@@ -298,7 +303,7 @@ function lifeUsedUp(one: Case): Finding | null {
   if (choice?.best !== "replace") return null;
   const left = one.left!;
   const clear = choice.margin >= CLEAR_MARGIN;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "life used up",
     facts: { worn: left.worn, givesOut: left.givesOut, unit: one.item.wears },
@@ -315,7 +320,7 @@ function tooOld(one: Case): Finding | null {
   if (kind.ageDays === null || !from || totals.used.trips === 0) return null;
   const days = daysBetween(from, book.today);
   if (days <= kind.ageDays) return null;
-  return found({
+  return findingOf({
     verb: "replace",
     reason: "too old",
     facts: { from, days, limit: kind.ageDays },

@@ -9,7 +9,7 @@ import { isTooLight } from "../../decide/law";
 import type { EntryWhat, Symptom } from "../../model";
 import { CONDITION, STORED_DAYS, type ServiceRule } from "../../trade/kind";
 import { cureOf, triedBefore } from "../cures";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { canComeBack } from "./replace";
 
 /** Reasons that remind of a look that is due anyway: they stand behind what is said of the thing itself. */
@@ -39,7 +39,7 @@ function flatOrEmpty(one: Case): Finding | null {
   )
     return null;
   const failed = last.mark.troubles.includes("failed");
-  return found({
+  return findingOf({
     verb: "service",
     reason: "flat or empty",
     facts: {},
@@ -60,7 +60,7 @@ export function comesBack(one: Case): Finding | null {
       ? cureOf(one, trouble)
       : null;
   if (rule)
-    return found({
+    return findingOf({
       verb: "service",
       reason: "comes back by service",
       facts: { trouble, symptom: trouble!.symptoms[0] ?? null, what: rule.what },
@@ -86,7 +86,7 @@ export function comesBack(one: Case): Finding | null {
       )) ||
     null;
   if (!cure) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "comes back by service",
     facts: { trouble: null, symptom: told?.symptoms[0] ?? "clogged or slow", what: cure.what },
@@ -121,11 +121,11 @@ function wornButServiceable(one: Case): Finding | null {
     trips: tripsOf([last]),
   };
   if (last.mark.cause === "weather" && lofty)
-    return found({ ...base, reason: "wet through", facts: { what: lofty.what } });
+    return findingOf({ ...base, reason: "wet through", facts: { what: lofty.what } });
   if (last.mark.cause !== "worn") return null;
   const rule = curing[0] ?? one.kind.services[0];
   if (!rule) return null;
-  return found({
+  return findingOf({
     ...base,
     reason: "worn but serviceable",
     facts: { what: rule.what, condition: last.mark.condition },
@@ -142,7 +142,7 @@ function foundWanting(one: Case): Finding | null {
   if (condition > 3 && seen === null) return null;
   if (kind.mends !== "all" && seen === null) return null;
   const cure = kind.services.find(({ cures }) => seen && cures?.includes(seen)) ?? kind.services[0];
-  return found({
+  return findingOf({
     verb: "service",
     reason: "found wanting",
     facts: { condition, on: last.on, what: cure?.what ?? null },
@@ -157,7 +157,7 @@ function frostNobodyNoted({ frost, book }: Case): Finding | null {
   if (!frost || frost.how === "froze" || frost.hard || !frost.outing) return null;
   // Used on and on since, it is no longer worth asking.
   if (book.outings.length - frost.outing.n > FROST_FORGOTTEN) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "frost nobody noted",
     facts: frost,
@@ -173,7 +173,7 @@ const FROST_FORGOTTEN = 3;
 
 function unknownContents({ item, kind, history }: Case): Finding | null {
   if (item.past !== "unknown" || !kind.contents || !item.cover || history.lastSeenTo) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "unknown contents",
     facts: {},
@@ -190,7 +190,7 @@ function onLoan({ item, book }: Case): Finding | null {
     .entriesOf(item.id)
     .findLast(({ what }) => what === "loan" || what === "service" || what === "check");
   if (last?.what !== "loan" || !item.jobs.includes("call for help")) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "on loan",
     facts: { on: last.on },
@@ -207,7 +207,7 @@ const NEARLY_EMPTY = 0.25;
 function nearlyEmpty(one: Case): Finding | null {
   const last = lastAiling(one);
   if (last?.mark.left == null || last.mark.left > NEARLY_EMPTY || one.item.load === "consumable") return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "nearly empty",
     facts: { left: last.mark.left },
@@ -225,7 +225,7 @@ function dueByCount(one: Case, shows: boolean): Finding | null {
     ({ every, shows: showing }) => every !== undefined && since >= every && Boolean(showing) === shows,
   );
   if (!rule || isTooLight(one)) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "due by count",
     facts: { what: rule.what, since, every: rule.every!, unit: item.wears, last },
@@ -251,7 +251,7 @@ export function wearSinceService(one: Case): { readonly since: number; readonly 
 function ownServiceDue({ item, book }: Case): Finding | null {
   const due = ownServiceCounts(item, book).find(({ since, every }) => since >= every);
   if (!due) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "own service",
     facts: due,
@@ -273,7 +273,7 @@ function treatmentSpent(one: Case): Finding | null {
   const byDays = rule.days !== undefined && gone >= rule.days;
   const byWashes = rule.washes !== undefined && washed >= rule.washes;
   if (!byDays && !byWashes) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "treatment spent",
     facts: { what: rule.what, days: byDays ? gone : null, washes: byDays ? null : washed, from },
@@ -288,7 +288,7 @@ function treatmentSpent(one: Case): Finding | null {
 function lookItOver(one: Case): Finding | null {
   if (chooseByLife(one)?.best !== "look") return null;
   const left = one.left!;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "look it over",
     facts: { worn: left.worn, givesOut: left.givesOut, unit: one.item.wears },
@@ -314,7 +314,7 @@ function afterStore(one: Case): Finding | null {
   const out = lastOf(book.outings).trip.ends;
   if (days < STORED_DAYS || daysBetween(out, book.today) < STORED_DAYS) return null;
   if (history.lastSeenTo !== null && daysBetween(history.lastSeenTo, book.today) <= LATELY_DAYS) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "after store",
     facts: { whats: looks.map(({ what }) => what), days },
@@ -333,7 +333,7 @@ function afterPatch(one: Case): Finding | null {
   const looked = lastEntry(one, ["check", "service"]);
   if (looked !== null && looked >= mended) return null;
   if (marked.some(({ outing, mark }) => outing.trip.starts > mended && mark.use === "used")) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "after a patch",
     facts: { what: rule.what, on: mended },
@@ -373,7 +373,7 @@ function eachSeason(one: Case): Finding | null {
     .filter(({ outing }) => outing.trip.ends >= from)
     .reduce((sum, { outing }) => sum + outing.nights, 0);
   if (nights < NIGHTS_BEFORE_A_LOOK) return null;
-  return found({
+  return findingOf({
     verb: "service",
     reason: "each season",
     facts: { what: rule.what, nights: Math.round(nights), last: seen },

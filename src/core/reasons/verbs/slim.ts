@@ -3,7 +3,7 @@ import { tripsOf } from "../../ledger/history";
 import type { Supply } from "../../model";
 import type { Case } from "../../decide/case";
 import { isCalled } from "../../trade/words/names";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { said, speaks, surenessOf, urgencyBy } from "../sureness";
 
 /** Told so often among its chances, it speaks though it was not said the last time. Common practice, no source. */
@@ -22,7 +22,7 @@ function tooMuchOfIt(one: Case): Finding | null {
   if (item.pieces > 3 && told.marks.every(isSpare)) return null;
   const sureness = surenessOf(told.chances);
   const enough = told.marks.map(({ mark }) => mark.enough).find((each) => each !== null) ?? null;
-  return found({
+  return findingOf({
     verb: "slim",
     reason: "too much of it",
     facts: { ...said(told, one), enough, pieces: item.pieces },
@@ -38,7 +38,7 @@ function keptTelling(one: Case): Finding | null {
   const { item, kind } = one;
   if (!speaks(told, one) || !(kind.contents || item.pieces > 1)) return null;
   const sureness = surenessOf(told.chances);
-  return found({
+  return findingOf({
     verb: "slim",
     reason: "too much of it",
     facts: { ...said(told, one), enough: null, pieces: item.pieces },
@@ -68,7 +68,7 @@ function carriedHome(one: Case): Finding | null {
   const last = told.at(-1)?.supply;
   if (!last || out === 0 || back < out * MUCH_BACK || surplusOf(last) < last.out * MUCH_BACK) return null;
   const sureness = surenessOf(told.length);
-  return found({
+  return findingOf({
     verb: "slim",
     reason: "carried home",
     facts: { back, out, unit: last.unit, trips: told.length },
@@ -87,7 +87,7 @@ function hardlyOpened(one: Case): Finding | null {
   const shut = marked.filter(({ mark }) => mark.use === "unused");
   const days = Math.round(shut.reduce((sum, { outing, part }) => sum + outing.days * part, 0));
   if (days < DAYS_SHUT || shut.at(-1) !== marked.at(-1)) return null;
-  return found({
+  return findingOf({
     verb: "slim",
     reason: "hardly opened",
     facts: { days },

@@ -5,7 +5,7 @@ import { tripsOf } from "../../ledger/history";
 import { isCritical, isHere, lastOuting, successorOf, type Case } from "../../decide/case";
 import { TRIGGERS, type Complaint } from "../../model";
 import type { FullItem } from "../../trade/full-item";
-import { found, type Finding, type Rule } from "../finding";
+import { findingOf, type Finding, type Rule } from "../finding";
 import { said, surenessOf, urgencyBy } from "../sureness";
 
 /** Chance that a complaint comes back from which it is no longer only repeated. Common practice, no source. */
@@ -37,7 +37,7 @@ function complaint(one: Case): Finding | null {
     complaints,
     better: sent ?? better,
   };
-  return found({
+  return findingOf({
     verb: "swap",
     reason: "complaint",
     facts,
@@ -69,7 +69,7 @@ function wrongForNights(one: Case): Finding | null {
     const lows = such.flatMap(({ low }) => low ?? []);
     const tried = nights.flatMap(({ low, felt: how }) => (low === null ? [] : [{ low, felt: how! }]));
     const sureness = surenessOf(such.length / 2);
-    return found({
+    return findingOf({
       verb: "swap",
       reason: "wrong for its nights",
       facts: {
@@ -129,7 +129,7 @@ function lighterOwned(one: Case): Finding | null {
   if (!other || item.jobs[0] === "stay warm") return null;
   if (known(survey.marks, other.id).some(({ outing }) => outing === last)) return null;
   const grams = item.weight!.g - other.weight!.g;
-  return found({
+  return findingOf({
     verb: "swap",
     reason: "lighter one owned",
     facts: { other, grams },

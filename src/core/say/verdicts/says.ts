@@ -41,7 +41,7 @@ import type { FullItem } from "../../trade/full-item";
 import { VERBS } from "../../trade/verbs";
 
 /** What a sentence is made from beside its own facts. */
-interface Told {
+interface Speaking {
   readonly one: Case;
   readonly finding: Finding;
   readonly book: Book;
@@ -49,7 +49,7 @@ interface Told {
   readonly currency: string;
 }
 
-type Say<R extends Reason> = (facts: ReasonFacts[R], told: Told) => string;
+type Say<R extends Reason> = (facts: ReasonFacts[R], told: Speaking) => string;
 
 /** Reasons to add something have no item to speak of; they are said in `says-to-add.ts`. */
 type OfAThing = Exclude<Reason, "missed" | "take it along" | "nothing does it">;
@@ -74,24 +74,24 @@ const ofAnother = ({ item: { owner } }: Case, { verb, done }: Finding) =>
 export const SETTLES = "One more trip like it settles it.";
 
 /** Advice, as sure as it is: a leaning says so. */
-function advise(advice: string, { finding: { sureness } }: Told): string {
+function advise(advice: string, { finding: { sureness } }: Speaking): string {
   return sureness === "leaning" ? `Leaning: ${advice}.` : `${capital(advice)}.`;
 }
 
-const last = ({ one }: Told) => one.marked.at(-1);
-const lastNote = (told: Told) => quoted(last(told)?.mark.note);
-const on = ({ finding, book }: Told) => onTrips(finding.trips, book);
+const last = ({ one }: Speaking) => one.marked.at(-1);
+const lastNote = (told: Speaking) => quoted(last(told)?.mark.note);
+const on = ({ finding, book }: Speaking) => onTrips(finding.trips, book);
 
 /** "twice", "three times in five weeks on …". */
-const saidSo = (facts: { readonly times: number }, told: Told) =>
+const saidSo = (facts: { readonly times: number }, told: Speaking) =>
   facts.times === 1 ? `once, ${on(told)}` : `${times(facts.times)}`;
 
-const covered = ({ one: { item, history } }: Told) => {
+const covered = ({ one: { item, history } }: Speaking) => {
   const on = history.open?.on ?? "";
   return item.warranty !== null && (item.warranty === "life" || item.warranty >= on);
 };
 
-const elsewhere = (told: Told) => {
+const elsewhere = (told: Speaking) => {
   const cause = told.one.history.open?.cause ?? null;
   if (covered(told) && (cause === "defect" || told.one.item.warrantyCovers === "wear"))
     return "Claim on the warranty first.";
@@ -429,7 +429,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
 /** From so many days out, how many of them it was used on tells more than how many trips. */
 const LONG_WALK_DAYS = 14;
 
-function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its place"], told: Told): string {
+function earnedIt(
+  { used, trips, days, out, called }: ReasonFacts["earns its place"],
+  told: Speaking,
+): string {
   if (out >= LONG_WALK_DAYS && days !== null) return `Used on ${days} of ${out} days`;
   if (out >= LONG_WALK_DAYS && trips === 1) return `Used through ${sayLong(out)}`;
   if (called >= trips || called < used) return usedPhrase(used, trips, told);
@@ -438,7 +441,7 @@ function earnedIt({ used, trips, days, out, called }: ReasonFacts["earns its pla
 }
 
 /** How often it was used, and on how many of these hardly. */
-function usedPhrase(used: number, trips: number, { one }: Told): string {
+function usedPhrase(used: number, trips: number, { one }: Speaking): string {
   if (used === 0) return `Not used on ${trips === 1 ? "its one trip" : count(trips, "trip")}`;
   const hardly = one.marked.filter(({ mark }) => mark.use === "hardly").length;
   const verb = hardly === used ? "Hardly used" : "Used";
@@ -448,7 +451,7 @@ function usedPhrase(used: number, trips: number, { one }: Told): string {
   return `${verb} on ${used === trips ? all : `${someOf(used, trips)} trips`}${rest}`;
 }
 
-function usedOn(used: number, trips: number, told: Told): string {
+function usedOn(used: number, trips: number, told: Speaking): string {
   const use = last(told)?.mark.use;
   if (trips === 1 && use === "hardly") return "it was hardly used";
   if (trips === 1) return use === "used" ? "though it was used" : "it was not used";
@@ -462,18 +465,18 @@ function whyGone({ mark }: Departure): string {
 }
 
 /** It goes along, and may not last the walk ahead: so much is said. */
-const mayGiveOut = ({ one: { left, item, book } }: Told) =>
+const mayGiveOut = ({ one: { left, item, book } }: Speaking) =>
   left && left.givesOut > book.rules.tooLikely[item.consequence]
     ? ` ${chanceWords(left.givesOut)} that it gives out on ${book.next.name ?? "a usual trip"}.`
     : "";
 
 /** What leans on it, where something can't do without it. */
-const lean = ({ one }: Told) => {
+const lean = ({ one }: Speaking) => {
   const [first] = leaningOn(one);
   return first ? `, and ${theThing(first)} can't do without it` : "";
 };
 
-const comfortWords = (told: Told) => {
+const comfortWords = (told: Speaking) => {
   const lows = told.book.outings.flatMap(({ trip }) =>
     trip.felt.flatMap(({ low, felt, slept }) =>
       felt === "right" && low !== null && slept.includes(told.one.item.id) ? [low] : [],

@@ -662,7 +662,8 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
   [
     "given away",
     anyOf(
-      /\b(gave|given|left|went|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|oswin|another)\b)/,
+      /\b(gave|given|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (?!my|our|me|us|wear|use|try)\w+\b)/,
+      /\b(left|went)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|another)\b)/,
       /\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b/,
       /\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
     ),

@@ -1,8 +1,8 @@
-import { bestWithin, type Candidate, type Within } from "@/core/plan/best";
+import { bestWithin, type Choosable, type Within } from "@/core/plan/best";
 
 /** Searches away from the page, so that it never waits. */
 self.onmessage = ({
   data: { things, within },
-}: MessageEvent<{ things: readonly Candidate[]; within: Within }>) => {
+}: MessageEvent<{ things: readonly Choosable[]; within: Within }>) => {
   self.postMessage(bestWithin(things, within));
 };

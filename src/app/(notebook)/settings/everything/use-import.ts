@@ -13,7 +13,7 @@ export interface Look {
 }
 
 /** What the server answers a file: what it holds, or why it can't be used. */
-type Told = Look & { readonly problems?: readonly string[]; readonly stopped?: boolean };
+type FileAnswer = Look & { readonly problems?: readonly string[]; readonly stopped?: boolean };
 
 /** How many trips of a file are in, and of how many. */
 export interface Far {
@@ -48,7 +48,7 @@ export function useImport() {
     const asking = setInterval(() => void howFar(id).then(setFar), ASKED_MS);
     try {
       const response = await fetch(`/api/log?${how}&import=${id}`, { method: "POST", body: file });
-      const told: Told = await response.json();
+      const told: FileAnswer = await response.json();
       setProblems(told.problems ?? []);
       setStopped(told.stopped ?? false);
       return response.ok ? told : null;

@@ -6,7 +6,7 @@ import type { WeatherDay } from "@/core/weather/desk";
 import { count, sayTemperature, type Units } from "@/core/units/speak";
 import { SelectField } from "@/ui/form/field";
 
-interface Told {
+interface WeatherTold {
   readonly days: readonly WeatherDay[];
   readonly conditions: Partial<Record<Trigger, Strength>>;
 }
@@ -23,7 +23,7 @@ export function AskWeather({
   starts: string;
   ends: string;
   units: Units;
-  onTold: (conditions: Told["conditions"]) => void;
+  onTold: (conditions: WeatherTold["conditions"]) => void;
 }) {
   const [place, setPlace] = useState(places[0]!);
   const [told, setTold] = useState<string>();
@@ -34,7 +34,7 @@ export function AskWeather({
     try {
       const asked = new URLSearchParams({ place, from: starts, to: ends || starts });
       const answer = await fetch(`/api/weather?${asked}`);
-      const said = (await answer.json()) as Told & { why?: string };
+      const said = (await answer.json()) as WeatherTold & { why?: string };
       if (!answer.ok) return setWrong(said.why);
       setTold(sayWeather(said.days, units));
       onTold(said.conditions);

@@ -39,12 +39,12 @@ export function PackTable({ saves, how, lines }: PackTableProps) {
         </>
       }
     >
-      {() => <Told how={how} lines={lines} />}
+      {() => <PackByWorth how={how} lines={lines} />}
     </Folded>
   );
 }
 
-function Told({ how, lines }: Omit<PackTableProps, "saves">) {
+function PackByWorth({ how, lines }: Omit<PackTableProps, "saves">) {
   return (
     <>
       <p className="hint my-2 max-w-3xl">{how}</p>

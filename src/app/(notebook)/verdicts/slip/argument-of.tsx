@@ -52,13 +52,13 @@ export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode 
             Asking the engine … <progress className="h-2" />
           </p>
         )}
-        {argument && <Told {...argument} />}
+        {argument && <ArgumentText {...argument} />}
       </Collapsible.Content>
     </Collapsible.Root>
   );
 }
 
-function Told({ rule, evidence, wanted, worn, worth, school, flip, life }: Argument) {
+function ArgumentText({ rule, evidence, wanted, worn, worth, school, flip, life }: Argument) {
   return (
     <>
       <dl className="grid gap-x-5 gap-y-1.5 text-[0.95rem] sm:grid-cols-[9rem_1fr]">

@@ -4,7 +4,7 @@ import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 
 /** What one supposes, as it is typed. */
-export interface Supposition {
+export interface TypedSupposition {
   readonly school: SchoolName;
   readonly days: string;
   readonly distance: string;
@@ -22,7 +22,7 @@ export interface AsItIs {
   readonly units: Units;
 }
 
-export const asItIs = ({ school, next, trips, units }: AsItIs): Supposition => ({
+export const asItIs = ({ school, next, trips, units }: AsItIs): TypedSupposition => ({
   school,
   days: String(Math.round(next.days)),
   distance: String(Math.round(wearNumber(next.metres, "m", units))),
@@ -32,7 +32,7 @@ export const asItIs = ({ school, next, trips, units }: AsItIs): Supposition => (
 });
 
 /** What differs from how it is, as the engine is asked; null: nothing does. */
-export function askedOf(supposed: Supposition, as: Supposition, units: Units): object | null {
+export function askedOf(supposed: TypedSupposition, as: TypedSupposition, units: Units): object | null {
   const { school, days, distance, trip, item, use } = supposed;
   const asked = {
     ...(school === as.school ? {} : { school }),

@@ -13,19 +13,19 @@ export interface ToldChange {
 /** Typing goes on for so long before the engine is asked. */
 const PAUSE_MS = 250;
 
-type Told = Answer<readonly ToldChange[]>;
-const OUT_OF_REACH: Told = { ok: false, fields: { "": "The server can’t be reached." } };
+type WhatIfAnswer = Answer<readonly ToldChange[]>;
+const OUT_OF_REACH: WhatIfAnswer = { ok: false, fields: { "": "The server can’t be reached." } };
 
 /** What would change, asked of the server once typing pauses; null: nothing is supposed, or no answer is here yet. */
-export function useWhatIf(asked: object | null): Told | null {
-  const [told, setTold] = useState<Told | null>(null);
+export function useWhatIf(asked: object | null): WhatIfAnswer | null {
+  const [told, setTold] = useState<WhatIfAnswer | null>(null);
   const body = asked && JSON.stringify(asked);
   useEffect(() => {
     if (!body) return;
     const stop = new AbortController();
     const ask = async () => {
       const answer = await fetch("/api/what-if", { method: "POST", body, signal: stop.signal })
-        .then((response): Promise<Told> => response.json())
+        .then((response): Promise<WhatIfAnswer> => response.json())
         .catch(() => OUT_OF_REACH);
       if (!stop.signal.aborted) setTold(answer);
     };

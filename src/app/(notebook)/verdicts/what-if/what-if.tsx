@@ -6,7 +6,7 @@ import { SCHOOL_NAMES, USES } from "@/core/model/lists";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { Changes } from "./changes";
-import { askedOf, asItIs, type Supposition } from "./supposition";
+import { askedOf, asItIs, type TypedSupposition } from "./supposition";
 import { useWhatIf } from "./use-what-if";
 
 interface Named<Id> {
@@ -47,7 +47,7 @@ function Supposing({ school, next, units, trips, items }: WhatIfProps) {
   const asked = askedOf(supposed, as, units);
   const told = useWhatIf(asked);
   const wrong = told && !told.ok ? told.fields : {};
-  const field = (name: keyof Supposition) => ({
+  const field = (name: keyof TypedSupposition) => ({
     value: supposed[name],
     onChange: ({ target }: ChangeEvent<HTMLInputElement | HTMLSelectElement>) =>
       suppose({ ...supposed, [name]: target.value }),

@@ -92,7 +92,9 @@ export function Talk({ trip, things, units }: { trip: TripId; things: readonly T
           Type it, paste it, or speak it by your keyboard’s microphone. Nothing leaves this machine, and
           nothing is marked before you take it.
         </p>
-        {rows.length > 0 && <Told sentences={sentences} lit={rows.find(({ key }) => key === lit)?.heard} />}
+        {rows.length > 0 && (
+          <TalkText sentences={sentences} lit={rows.find(({ key }) => key === lit)?.heard} />
+        )}
       </div>
       <section aria-label="What it says">
         <Pockets rows={rows} dropped={dropped} flip={flip} light={setLit} />
@@ -126,7 +128,7 @@ function rowsOf(sentences: ReturnType<typeof useHearing>, things: readonly Thing
 }
 
 /** The text as it was heard: what a fact stands on underlined, the one that is looked at lit. */
-function Told({ sentences, lit }: { sentences: ReturnType<typeof useHearing>; lit: Heard | undefined }) {
+function TalkText({ sentences, lit }: { sentences: ReturnType<typeof useHearing>; lit: Heard | undefined }) {
   return (
     <p
       className="mt-4 border-l-4 border-catkin-strong pl-3 text-[0.95rem] whitespace-pre-wrap"
