@@ -20,7 +20,10 @@ const { values } = parseArgs({
 const random = seeded(Number(values.seed));
 const passages = values.of
   .split(",")
-  .flatMap((layer) => readdirSync(`src/core/${layer}`).map((file) => `src/core/${layer}/${file}`))
+  .map((layer) => (layer === "formats" ? "src/formats" : `src/core/${layer}`))
+  .flatMap((folder) =>
+    readdirSync(folder, { recursive: true, encoding: "utf8" }).map((file) => `${folder}/${file}`),
+  )
   .filter((file) => /(?<!\.test|\.d)\.ts$/.test(file))
   .sort()
   .flatMap((file) => {
