@@ -1,4 +1,4 @@
-import type { Browser } from "playwright-core";
+import type { Browser, Locator } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { expectAccessible, exported, openPage, PHONE, saved, withApp } from "./app";
 import { openBrowser } from "./launch";
@@ -149,6 +149,31 @@ test("the demo opens on a trip that waits, and its next has something in every c
       .waitFor();
     await beside.getByRole("button", { name: "Let go" }).click();
     await beside.waitFor({ state: "detached" });
+
+    // By drag, with the mouse: dropped on a column it is there, dropped beside them it stays.
+    await page.setViewportSize({ width: 1280, height: 4000 });
+    const column = (name: string) => page.getByRole("region", { name, exact: true });
+    const row = (name: string, thing: string) =>
+      column(name)
+        .getByRole("listitem")
+        .filter({ has: page.getByRole("link", { name: thing, exact: true }) });
+    const dragTo = async (thing: Locator, x: number, y: number) => {
+      const from = (await thing.boundingBox())!;
+      await page.mouse.move(from.x + 4, from.y + 10);
+      await page.mouse.down();
+      await page.mouse.move(from.x + 30, from.y + 30, { steps: 4 });
+      await page.mouse.move(x, y, { steps: 8 });
+      await page.mouse.up();
+    };
+    const leave = (await column("Leave").boundingBox())!;
+    await dragTo(row("Take", "Umbrella"), leave.x + 80, leave.y + 60);
+    await row("Leave", "Umbrella").getByText("Your word.").waitFor();
+    await dragTo(row("Leave", "Umbrella"), 640, 20);
+    expect(await row("Leave", "Umbrella").count()).toBe(1);
+    const take = (await column("Take").boundingBox())!;
+    await dragTo(row("Leave", "Umbrella"), take.x + 80, take.y + 60);
+    await row("Take", "Umbrella").waitFor();
+    await page.setViewportSize({ width: 1280, height: 800 });
 
     // Spikes are for the plateau alone: once they are listed, one press.
     await page.getByText(/^Spikes: wanted on leg 2 only\. Posted ahead and sent home after, 358.g/).waitFor();

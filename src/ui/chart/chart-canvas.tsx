@@ -6,6 +6,9 @@ import { useEffect, useRef } from "react";
 /** What is drawn, given the page's colours by their names. */
 export type Draw = (colour: (name: string) => string) => ChartConfiguration;
 
+/** So near to what is in view a chart is drawn. */
+const NEAR = "600px";
+
 interface ChartCanvasProps {
   readonly draw: Draw;
   /** What the chart tells, for those who can't see it. */
@@ -20,16 +23,22 @@ export function ChartCanvas({ draw, words }: ChartCanvasProps) {
     if (!element) return;
     let takeAway: (() => void) | null = null;
     let isGone = false;
-    const watch = new IntersectionObserver(async ([seen]) => {
-      if (!seen?.isIntersecting) return;
+    const load = async () => {
       watch.disconnect();
       const { drawChart } = await import("./chart-parts");
-      if (!isGone) takeAway = drawChart(element, draw);
+      if (!isGone && !takeAway) takeAway = drawChart(element, draw);
+    };
+    const watch = new IntersectionObserver(([seen]) => void (seen?.isIntersecting && load()), {
+      rootMargin: NEAR,
     });
     watch.observe(element);
+    // On paper all of a page is in view.
+    const onPrint = () => void load();
+    window.addEventListener("beforeprint", onPrint);
     return () => {
       isGone = true;
       watch.disconnect();
+      window.removeEventListener("beforeprint", onPrint);
       takeAway?.();
     };
   }, [draw]);
