@@ -6,6 +6,7 @@ import type { ParsedLine } from "@/core/shelf/parse-line";
 import { OLDER_IS, type OlderIs } from "@/core/shelf/how-come";
 import { sayMass, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { useLoaded } from "@/ui/use-loaded";
 import { useAddLine } from "./use-add-line";
@@ -40,14 +41,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
   const older = olders.find(({ id }) => id === after);
   const add = (sure: boolean) => send(line, older ? { item: older.id, is } : null, sure);
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        add(false);
-      }}
-      className="mb-6 max-w-2xl"
-      noValidate
-    >
+    <PageForm className="mb-6 max-w-2xl" onSend={() => add(false)}>
       <div className="flex items-end gap-2">
         <Field
           label="Add a thing"
@@ -87,7 +81,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
           </button>
         </p>
       )}
-    </form>
+    </PageForm>
   );
 }
 

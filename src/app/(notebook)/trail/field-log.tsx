@@ -5,6 +5,7 @@ import type { Named } from "@/core/hear/hear";
 import type { Line, TripId } from "@/core/model";
 import { count, sayDay, sayDays, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import type { KeptLine } from "./field-store";
 import { Preview, Understood } from "./understood";
 import { useFieldLines } from "./use-field-lines";
@@ -86,13 +87,7 @@ function WriteLine({ things, units, wrong, onWrite }: WriteLineProps) {
     if (why === null) setText((now) => (now.trim() === typed ? "" : now));
   };
   return (
-    <form
-      className="mt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void write();
-      }}
-    >
+    <PageForm className="mt-3" onSend={() => void write()}>
       <Field
         label="What happened"
         value={text}
@@ -108,7 +103,7 @@ function WriteLine({ things, units, wrong, onWrite }: WriteLineProps) {
       />
       <Preview text={text} things={things} units={units} />
       <button className="btn btn-leaf mt-2 w-full sm:w-auto">Keep it</button>
-    </form>
+    </PageForm>
   );
 }
 

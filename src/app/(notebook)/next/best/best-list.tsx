@@ -7,6 +7,7 @@ import type { Weighed } from "@/core/plan/weighed";
 import { parseMass } from "@/core/units/quantity";
 import { count, listWords, percent, sayMass, type Units } from "@/core/units/speak";
 import { Field } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { Section } from "@/ui/page/section";
 import { useDoing } from "@/ui/use-doing";
 import { leaveOut } from "../actions";
@@ -38,14 +39,7 @@ export function BestList({ trip, things, litres, units }: BestListProps) {
     );
   return (
     <Section title="The best list within a weight" look="no-print">
-      <form
-        noValidate
-        className="flex flex-wrap items-start gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          find();
-        }}
-      >
+      <PageForm className="flex flex-wrap items-start gap-2" onSend={() => find()}>
         <Field
           label="Base weight at most"
           className="w-40"
@@ -61,7 +55,7 @@ export function BestList({ trip, things, litres, units }: BestListProps) {
         ) : (
           <button className="btn mt-6 !min-h-10">Find it</button>
         )}
-      </form>
+      </PageForm>
       <div aria-live="polite" className="mt-1">
         {searching && <p className="text-muted">Searching {count(things.length, "thing")} …</p>}
         {best && !best.fits && <p className="font-semibold text-sting">{whyNot(best, units)}</p>}

@@ -7,6 +7,7 @@ import { sayServiceCount, wearFromNumber } from "@/core/say/words";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, oneOf, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { serviceUnits } from "@/ui/service-units";
 
 interface Typed {
@@ -81,14 +82,7 @@ function AddService({ kind, units, refused, onAdd }: AddServiceProps) {
     onAdd({ what, unit, every: unit === "m" ? wearFromNumber(every, "m", units) : every });
   };
   return (
-    <form
-      noValidate
-      className="mt-2 flex flex-wrap items-start gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
+    <PageForm className="mt-2 flex flex-wrap items-start gap-2" onSend={() => add()}>
       <Field
         label={`Have this done to every ${kind}`}
         placeholder="wash out the salt"
@@ -118,6 +112,6 @@ function AddService({ kind, units, refused, onAdd }: AddServiceProps) {
       <button className="btn mt-6">
         Add<span className="sr-only"> the service</span>
       </button>
-    </form>
+    </PageForm>
   );
 }

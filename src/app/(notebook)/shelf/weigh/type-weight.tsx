@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Units } from "@/core/units/speak";
 import { Field } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 
 interface TypeWeightProps {
   readonly wrong: string | undefined;
@@ -13,13 +14,9 @@ interface TypeWeightProps {
 export function TypeWeight({ wrong, units, onSave }: TypeWeightProps) {
   const [typed, setTyped] = useState("");
   return (
-    <form
+    <PageForm
       className="mt-6 flex items-start gap-2"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        void onSave(typed).then((isKept) => isKept && setTyped(""));
-      }}
+      onSend={() => void onSave(typed).then((isKept) => isKept && setTyped(""))}
     >
       <Field
         label="Or type what your scale says"
@@ -30,6 +27,6 @@ export function TypeWeight({ wrong, units, onSave }: TypeWeightProps) {
         placeholder={units.weight === "g" ? "312 g" : "11 oz"}
       />
       <button className="btn mt-6 !min-h-10">Save</button>
-    </form>
+    </PageForm>
   );
 }

@@ -1,6 +1,7 @@
 import { Popover } from "radix-ui";
 import { useState, type RefObject } from "react";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import type { SlipData } from "./slip-data";
 
 interface OverruleProps {
@@ -41,12 +42,9 @@ export default function Overrule({ slip, anchor, busy, error, onClose, onOverrul
           }}
           className={POPOVER}
         >
-          <form
+          <PageForm
             className="space-y-3"
-            onSubmit={(event) => {
-              event.preventDefault();
-              onOverrule(reason, again === "" ? null : Number(again));
-            }}
+            onSend={() => onOverrule(reason, again === "" ? null : Number(again))}
           >
             <Field
               label={toAdd ? "I do without it, because" : "It stays as it is, because"}
@@ -70,7 +68,7 @@ export default function Overrule({ slip, anchor, busy, error, onClose, onOverrul
             <button className="btn btn-leaf" disabled={busy}>
               Overrule
             </button>
-          </form>
+          </PageForm>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -6,6 +6,7 @@ import type { ItemId, Shared, TripId } from "@/core/model";
 import { sayMass, type Units } from "@/core/units/speak";
 import { refuse } from "@/ui/form/answer";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { setShared } from "../../actions";
 
@@ -118,14 +119,7 @@ function AddShared({ things, lastWith, wrong, onWrong, onAdd }: AddSharedProps) 
     if (await onAdd(chosen.item, { with: companion.trim(), part: Number(part) })) setItem("");
   };
   return (
-    <form
-      className="mt-2 flex flex-wrap items-start gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-      noValidate
-    >
+    <PageForm className="mt-2 flex flex-wrap items-start gap-2" onSend={() => void add()}>
       <SelectField
         label="What"
         className="w-44"
@@ -152,6 +146,6 @@ function AddShared({ things, lastWith, wrong, onWrong, onAdd }: AddSharedProps) 
       <button className="btn mt-6 !min-h-10">
         Add<span className="sr-only"> what was shared</span>
       </button>
-    </form>
+    </PageForm>
   );
 }

@@ -6,6 +6,7 @@ import { SUPPLY_SORTS } from "@/core/model/lists";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { BLANK_SUPPLY, readSupply, type TypedSupply, type WrongSupply } from "./supply-typed";
 import { ToldList } from "./told-list";
 
@@ -70,14 +71,7 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
   };
   const [out, back] = units.weight === "g" ? ["460 g", "120 g"] : ["16 oz", "4 oz"];
   return (
-    <form
-      className="mt-2 flex flex-wrap items-start gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-      noValidate
-    >
+    <PageForm className="mt-2 flex flex-wrap items-start gap-2" onSend={() => add()}>
       <Field
         label="Of what"
         list="consumables"
@@ -103,7 +97,7 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
       <button className="btn mt-6 !min-h-10">
         Add<span className="sr-only"> what came home</span>
       </button>
-    </form>
+    </PageForm>
   );
 }
 

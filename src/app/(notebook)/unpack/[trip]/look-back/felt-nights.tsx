@@ -7,6 +7,7 @@ import { FELTS } from "@/core/model/lists";
 import { sayNights } from "@/core/say/walk/nights";
 import { sayDay, sayTemperature, type Units } from "@/core/units/speak";
 import { Field, oneOf, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { NightLog } from "./night-log";
 import { readNights, type TypedNights, type WrongNights } from "./nights-typed";
 import { ToldList } from "./told-list";
@@ -137,14 +138,7 @@ function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps)
     onAdd(read.nights);
   };
   return (
-    <form
-      className="mt-2 flex flex-wrap items-start gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-      noValidate
-    >
+    <PageForm className="mt-2 flex flex-wrap items-start gap-2" onSend={() => add()}>
       <Field
         label="Nights"
         inputMode="numeric"
@@ -173,7 +167,7 @@ function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps)
       <button className="btn mt-6 !min-h-10">
         Add<span className="sr-only"> the nights</span>
       </button>
-    </form>
+    </PageForm>
   );
 }
 

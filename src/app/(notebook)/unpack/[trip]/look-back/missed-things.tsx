@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { Consequence, Missed } from "@/core/model";
 import { Field, SelectField } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import { ToldList } from "./told-list";
 
 /** What was not in the pack and should have been. */
@@ -36,13 +37,7 @@ export function MissedThings({
         }))}
         onRemove={(n) => void onChange(missed.filter((_, index) => index !== n))}
       />
-      <form
-        className="mt-2 flex flex-wrap items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
+      <PageForm className="mt-2 flex flex-wrap items-end gap-2" onSend={() => add()}>
         <Field
           label="What"
           value={what}
@@ -64,7 +59,7 @@ export function MissedThings({
           className="w-52"
         />
         <button className="btn mb-px !min-h-10">Add</button>
-      </form>
+      </PageForm>
     </fieldset>
   );
 }
