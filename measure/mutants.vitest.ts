@@ -6,7 +6,11 @@ export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "../src") } },
   test: {
     root: path.resolve(import.meta.dirname, ".."),
-    include: ["src/core/**/*.test.ts", "src/{formats,standins}/**/*.test.ts", "measure/{practice,doing}.test.ts"],
+    include: [
+      "src/core/**/*.test.ts",
+      "src/{formats,standins}/**/*.test.ts",
+      "measure/{practice,doing}.test.ts",
+    ],
     testTimeout: 120_000,
   },
 });
