@@ -1,7 +1,7 @@
 import { formatISO, addDays, parseISO } from "date-fns";
 import { describe, expect, test } from "vitest";
 import { openBook } from "@/core/ledger/book";
-import type { Log, Mark, Trip } from "@/core/model";
+import { Mark, type Log, type Trip } from "@/core/model";
 import { additions } from "@/core/advice/add";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
@@ -189,28 +189,7 @@ describe("one word changed at a time, the verdict moves the way a practitioner e
     each(
       (log) => ({
         ...withTrips(
-          withMarks(log, () => ({
-            use: "used",
-            troubles: [],
-            symptoms: [],
-            complaints: [],
-            exit: null,
-            why: null,
-            cause: null,
-            at: null,
-            where: "",
-            fix: null,
-            cost: null,
-            condition: null,
-            reading: null,
-            days: null,
-            pieces: null,
-            enough: null,
-            left: null,
-            frost: "kept",
-            call: null,
-            note: "",
-          })),
+          withMarks(log, () => Mark.parse({ use: "used", frost: "kept" })),
           (trip) => ({ ...trip, stay: [], made: [], supplies: [], felt: [] }),
         ),
         entries: [],
