@@ -8,15 +8,17 @@ const percent = (part: number, of: number) => `${((100 * part) / of).toFixed(1)}
 const count = (grade: GradedLine["grade"]) => lines.filter((line) => line.grade === grade).length;
 const notes = lines.filter(({ isNote }) => isNote);
 const talks = gradeTalks();
-const sum = (of: "right" | "wanting" | "wrong") => talks.reduce((all, talk) => all + talk[of].length, 0);
+type Part = "right" | "wanting" | "wrong";
+const sum = (of: Part) => talks.reduce((all, talk) => all + talk[of].length, 0);
+const sumOfTrip = (of: Part) => talks.reduce((all, talk) => all + talk.ofTrip[of].length, 0);
 if (values.misses) {
   for (const { grade, line, wanting, wrong } of lines.filter((each) => each.grade !== "right"))
     console.log(
       `${grade.padEnd(5)} | ${line}\n        wanting ${wanting.join(" ; ")}\n        wrong ${wrong.join(" ; ")}`,
     );
-  for (const { name, wanting, wrong } of talks)
+  for (const { name, wanting, wrong, ofTrip } of talks)
     console.log(
-      `${name}\n   wanting ${wanting.join("\n           ")}\n   wrong   ${wrong.join("\n           ")}`,
+      `${name}\n   wanting ${[...wanting, ...ofTrip.wanting].join("\n           ")}\n   wrong   ${[...wrong, ...ofTrip.wrong].join("\n           ")}`,
     );
 }
 console.log(
@@ -24,4 +26,7 @@ console.log(
 );
 console.log(
   `${talks.length} talks: recall ${percent(sum("right"), sum("right") + sum("wanting"))}, precision ${percent(sum("right"), sum("right") + sum("wrong"))}`,
+);
+console.log(
+  `of the trips (missed, nights, supplies): recall ${percent(sumOfTrip("right"), sumOfTrip("right") + sumOfTrip("wanting"))}, precision ${percent(sumOfTrip("right"), sumOfTrip("right") + sumOfTrip("wrong"))}`,
 );

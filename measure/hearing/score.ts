@@ -199,12 +199,20 @@ interface Talk {
   readonly talk: string;
   readonly expect: Readonly<Record<string, object>>;
   readonly may?: Readonly<Record<string, object>>;
-  readonly "said of the trip": { readonly made?: readonly string[]; readonly stay?: readonly string[] };
+  readonly "said of the trip": {
+    readonly made?: readonly string[];
+    readonly stay?: readonly string[];
+    readonly missed?: readonly string[];
+    readonly nights?: readonly object[];
+    readonly supplies?: readonly object[];
+  };
 }
 
 interface GradedTalk extends Verdict {
   readonly name: string;
   readonly words: number;
+  /** What it says of no thing: what was missed, nights, supplies. */
+  readonly ofTrip: Verdict;
 }
 
 export function gradeTalks(): GradedTalk[] {
@@ -218,14 +226,25 @@ export function gradeTalks(): GradedTalk[] {
         const full = withDefaults(item, kindOf(item));
         return { id: item.id, name: item.name, kind: item.kind, pieces: item.pieces, jobs: full.jobs };
       });
-      const told = hear(talk.talk, things).flatMap(({ heard }) =>
-        heard.map(({ fact }) => factsTold(fact, things)).filter((fact) => "item" in fact),
+      const all = hear(talk.talk, things).flatMap(({ heard }) =>
+        heard.map(({ fact }) => factsTold(fact, things)),
       );
+      const told = all.filter((fact) => "item" in fact);
+      const { missed = [], nights = [], supplies = [] } = talk["said of the trip"];
+      const ofTrip = [
+        ...missed.map((each) => ({ missed: each })),
+        ...nights.map((night) => ({ night })),
+        ...supplies.map((amount) => ({ amount })),
+      ] as ToldFact[];
       const asFacts = (of: Talk["expect"] = {}) =>
         Object.entries(of).map(([item, fields]) => ({ item, ...fields }) as ToldFact);
       return {
         ...compare(merged(told), asFacts(talk.expect), [...asFacts(talk.may), ...twins(talk)]),
         name: file,
+        ofTrip: compare(
+          all.filter((fact) => !("item" in fact) && !("joined" in fact)),
+          ofTrip,
+        ),
         words: talk.talk.split(/\s+/).length,
       };
     });

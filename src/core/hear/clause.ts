@@ -1,6 +1,7 @@
 import { lastOf, nth } from "../sums/there";
 import { IDIOMS } from "../trade/words/hearing";
-import { mentionsIn, namesOf, type Mention, type Names } from "./things";
+import { withNumbers } from "./numbers";
+import { mentionsIn, namesOf, numberMeant, ownerIn, type Mention, type Named, type Names } from "./things";
 import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
 
 /** A word of a clause, or the things that stand in its place, and the tokens that it stands for. */
@@ -17,6 +18,8 @@ export interface Clause {
   readonly units: readonly Unit[];
   /** The units, joined by blanks: what the rows are read over. */
   readonly words: string;
+  /** The word or mark that it was cut off by; "" at the start. */
+  readonly opener: string;
 }
 
 export interface ReadSentence {
@@ -38,8 +41,10 @@ const POSSESSIVES: ReadonlySet<string> = new Set(["his", "her", "their", "your",
 
 /** A sentence in its clauses. */
 export function readSentence(text: string, names: Names): ReadSentence {
-  const tokens = tokensOf(text).map((token) => ({ ...token, plain: plainForm(corrected(token.plain)) }));
-  const units = grouped(foreign(cutIdioms(unitsOf(tokens, mentionsIn(tokens, names)))));
+  const tokens = withNumbers(
+    tokensOf(text).map((token) => ({ ...token, plain: plainForm(corrected(token.plain)) })),
+  );
+  const units = grouped(foreign(cutIdioms(unitsOf(tokens, mentionsIn(tokens, names))), names.partner));
   return { tokens, units, clauses: clausesOf(units), words: wordsOf(units) };
 }
 
@@ -58,6 +63,8 @@ const OTHER_WORDS: readonly string[] = [
   "house",
   "founded",
   "felt",
+  "ever",
+  "lead",
 ];
 const KNOWN: ReadonlySet<string> = new Set([...LISTENED, ...OTHER_WORDS]);
 const corrected = (word: string) => {
@@ -65,12 +72,14 @@ const corrected = (word: string) => {
   // A letter for another makes another word: only one swapped, doubled or left out is taken for a slip.
   return (
     LISTENED.find((each) =>
-      each.length !== word.length
-        ? each.length > 4 &&
-          isTypoOf(word, each) &&
-          !each.startsWith(word) &&
-          (!word.startsWith(each) || word === each + lastOf(each))
-        : isSwap(word, each),
+      each[0] !== word[0]
+        ? false
+        : each.length !== word.length
+          ? each.length > 4 &&
+            isTypoOf(word, each) &&
+            !each.startsWith(word) &&
+            (!word.startsWith(each) || word === each + lastOf(each))
+          : isSwap(word, each),
     ) ?? word
   );
 };
@@ -120,9 +129,31 @@ export function unitSpans<U extends { readonly word: string }>(
   });
 }
 
-/** "Ida's stove", "his hat", "hers": somebody else's, of which nothing is told. */
-function foreign(units: readonly Unit[]): Unit[] {
+/** Only the things of one owner, where a shelf holds those of several. */
+const ownedBy = (unit: Unit, isOwners: (owner: string | null) => boolean): Unit => {
+  const mentions = unit.mentions.map((mention) => {
+    const things = mention.things.filter(({ name }) => isOwners(ownerIn(name)));
+    return things.length > 0 ? { ...mention, things } : mention;
+  });
+  return { ...unit, mentions };
+};
+
+/**
+ * "Ida's stove", "his hat", "hers": somebody else's, of which nothing is told; unless the shelf is both of
+ * theirs, and names whose each thing is.
+ */
+function foreign(units: readonly Unit[], partner: string | null): Unit[] {
   return units.map((unit, n) => {
+    if (partner && unit.word === "T") {
+      const whose = units[n - 1]?.word ?? "";
+      const isTheirs = (owner: string | null) => owner === partner;
+      if (
+        POSSESSIVES.has(whose) &&
+        unit.mentions.some(({ things }) => things.some(({ name }) => isTheirs(ownerIn(name))))
+      )
+        return ownedBy(unit, isTheirs);
+      if (whose === "my") return ownedBy(unit, (owner) => !isTheirs(owner));
+    }
     const before = units[n - 1]?.word;
     const owner = units[n - 2];
     const isOthers =
@@ -137,18 +168,65 @@ function foreign(units: readonly Unit[]): Unit[] {
 /** From so many words on without a stop or a comma it was dictated, and begins anew with each thing. */
 const DICTATED = 40;
 
+/**
+ * "One was worn out, two the same", after several of a kind were named that bear numbers: which of them a
+ * sentence begins with.
+ */
+export function withNumbered(read: ReadSentence, group: readonly Named[]): ReadSentence {
+  if (group.length === 0) return read;
+  const start = read.units.findIndex(({ word }) => !LEADS_IN.has(word));
+  const unit = read.units[start];
+  const number = unit ? numberMeant(unit.word) : null;
+  const thing = group.find(({ name }) => new RegExp(`\\b${number}\\b`).test(name));
+  if (
+    !unit ||
+    !thing ||
+    !/^(was|were|is|are|went|came|,|the|i|we|had|has|got|and|did|lost|split|pair)$/.test(
+      read.units[start + 1]?.word ?? ",",
+    )
+  )
+    return read;
+  const last = read.units[start + 1]?.word === "pair" ? nth(read.units, start + 1).last : unit.last;
+  const named: Unit = {
+    word: "T",
+    first: unit.first,
+    last,
+    mentions: [{ first: unit.first, last, things: [thing], words: unit.word, score: 30 }],
+  };
+  const units = [named, ...read.units.slice(start + (last === unit.last ? 1 : 2))];
+  return { ...read, units, clauses: clausesOf(units), words: wordsOf(units) };
+}
+const LEADS_IN: ReadonlySet<string> = new Set([
+  "and",
+  "then",
+  "the",
+  ",",
+  "number",
+  "pair",
+  "so",
+  "now",
+  "well",
+]);
+
 /** A sentence that was dictated without stops, cut where it begins to speak of another thing; any other as it is. */
 export function withoutStops(text: string, names: Names): { readonly text: string; readonly at: number }[] {
   const tokens = tokensOf(text);
   if (tokens.length < DICTATED || /[,;:]/.test(text)) return [{ text, at: 0 }];
-  const cuts = mentionsIn(tokens, names).flatMap(({ first }) => {
+  const mentions = mentionsIn(tokens, names);
+  const ends = new Set(mentions.map(({ last }) => last));
+  const cuts = mentions.flatMap(({ first }) => {
     const article = /^(the|my|a|an|those|these)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
     const start = /^(and|but|so|then|now)$/.test(tokens[article - 1]?.plain ?? "") ? article - 1 : article;
     const before = tokens[start - 1]?.plain ?? "";
-    return start > 0 && !LEADS_ON.has(before) ? [nth(tokens, start).at] : [];
+    if (start === 0 || ends.has(start - 1)) return [];
+    if (!LEADS_ON.has(before)) return [nth(tokens, start).at];
+    // "…really i used the dry bags": it begins with who did it.
+    return /^(i|we)$/.test(tokens[start - 2]?.plain ?? "") && start > 2 && !ends.has(start - 3)
+      ? [nth(tokens, start - 2).at]
+      : [];
   });
-  const ends = [...new Set([...cuts, text.length])].filter((end) => end > 0);
-  return ends.map((end, n) => ({ text: text.slice(ends[n - 1] ?? 0, end), at: ends[n - 1] ?? 0 }));
+  const stops = [...new Set([...cuts, text.length])].filter((end) => end > 0).sort((a, b) => a - b);
+  return stops.map((end, n) => ({ text: text.slice(stops[n - 1] ?? 0, end), at: stops[n - 1] ?? 0 }));
 }
 
 /** After one of these a thing still belongs to what went before it. */
@@ -168,6 +246,11 @@ function grouped(units: readonly Unit[]): Unit[] {
   for (let n = 0; n < units.length; n++) {
     const unit = nth(units, n);
     const last = out.at(-1);
+    // "Sun hat sunscreen sunglasses", dictated: a list without its commas.
+    if (last?.word === "T" && unit.word === "T") {
+      out[out.length - 1] = { ...last, last: unit.last, mentions: together(last.mentions, unit.mentions) };
+      continue;
+    }
     if (last?.word === "T" && JOINS.has(unit.word)) {
       let next = n + 1;
       while (JOINS.has(units[next]?.word ?? "") || ARTICLES.has(units[next]?.word ?? "")) next += 1;
@@ -179,7 +262,7 @@ function grouped(units: readonly Unit[]): Unit[] {
           word: "T",
           first: last.first,
           last: other.last,
-          mentions: [...last.mentions, ...other.mentions],
+          mentions: together(last.mentions, other.mentions),
         };
         n = next;
         continue;
@@ -189,6 +272,15 @@ function grouped(units: readonly Unit[]): Unit[] {
   }
   return out;
 }
+
+/** Mentions side by side; the same thing, told twice, is one. */
+const together = (a: readonly Mention[], b: readonly Mention[]): readonly Mention[] => [
+  ...a,
+  ...b.filter(
+    ({ things }) =>
+      !a.some((each) => each.things.length === things.length && each.things.every((t) => things.includes(t))),
+  ),
+];
 
 /** After a comma, a thing with a verb behind it begins anew where what stands before it is whole already. */
 const startsAnew = (join: string, after: string | undefined, before: readonly Unit[]) =>
@@ -230,21 +322,47 @@ const CUTS: ReadonlySet<string> = new Set([
 ]);
 
 function clausesOf(units: readonly Unit[]): Clause[] {
-  const clauses: Unit[][] = [[]];
+  const clauses: { units: Unit[]; opener: string }[] = [{ units: [], opener: "" }];
   for (const [n, unit] of units.entries()) {
     const next = units[n + 1]?.word;
     // "since day 3" is a day, "so big" a measure, no new clause.
     const holds =
       (unit.word === "since" && (next === "day" || /^\d/.test(next ?? ""))) ||
-      (unit.word === "so" && !/^(T|i|we|it|they|the|that)$/.test(next ?? "")) ||
+      (unit.word === "so" && !/^(T|i|we|it|they|the|that|thats)$/.test(next ?? "")) ||
       (unit.word === "." &&
         units[n - 1] !== undefined &&
         /^\d+$/.test(nth(units, n - 1).word) &&
         /^\d/.test(next ?? ""));
-    if (CUTS.has(unit.word) && !holds) clauses.push([]);
-    else lastOf(clauses).push(unit);
+    if (beginsAnew(units, n, lastOf(clauses).units)) clauses.push({ units: [], opener: "" });
+    if (CUTS.has(unit.word) && !holds) clauses.push({ units: [], opener: unit.word });
+    else lastOf(clauses).units.push(unit);
   }
-  return clauses.filter((each) => each.length > 0).map((each) => ({ units: each, words: wordsOf(each) }));
+  return clauses
+    .filter((each) => each.units.length > 0)
+    .map((each) => ({ ...each, words: wordsOf(each.units) }));
 }
+
+/** From so many words on a clause is dictated, and may begin anew with who or what does something. */
+const LONG_CLAUSE = 4;
+
+/** "…it leaks air | i topped it up": dictated, without a comma; "not the shell | not the skirt". */
+function beginsAnew(units: readonly Unit[], n: number, clause: readonly Unit[]): boolean {
+  const [word, next, before] = [nth(units, n).word, units[n + 1]?.word ?? "", clause.at(-1)?.word ?? ","];
+  if (/^(none|neither)$/.test(word) && before === "T") return true;
+  if (word === "not" && clause.length > 0)
+    return next === "T" || (/^(the|my)$/.test(next) && units[n + 2]?.word === "T");
+  if (clause.length < LONG_CLAUSE || !/^(i|we|it|its|they|theyre|there|theres|im|ive)$/.test(word))
+    return false;
+  return !HOLDS_ON.has(before) && before !== "T";
+}
+/** Behind one of these what follows still belongs to it. */
+const HOLDS_ON: ReadonlySet<string> = new Set(
+  (
+    "that which when until if as than and or while because so where what how who why know think thought say said sure hope of in on into onto under " +
+    "with without for from to at by over off through around round like not never did do does was were had have is are put took wore used " +
+    "lost left let made sewed taped patched fixed mended posted sent gave lit got get carried washed saw before after whether once dried blew kept " +
+    "needed wanted liked loved missed broke hardly barely all both half time way everything one thing whatever whenever wherever day night"
+  ).split(" "),
+);
 
 export { namesOf, type Names };

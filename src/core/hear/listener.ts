@@ -1,12 +1,56 @@
 import { lastOf, nth } from "../sums/there";
-import type { Felt, ItemId } from "../model";
-import { DONE, FELTS, NOT_MISSED, NOT_SO, OLD_ONES_GONE, TROUBLES } from "../trade/words/hearing";
+import type { ItemId } from "../model";
+import {
+  DID_INSTEAD,
+  DONE,
+  FELTS,
+  NEGATION,
+  MISSED,
+  MISSING,
+  NOT_MISSED,
+  NOT_SO,
+  OLD_ONES_GONE,
+  TROUBLES,
+  USED,
+} from "../trade/words/hearing";
 import { METRES_PER_MILE } from "../units/quantity";
-import { readSentence, unitSpans, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
+import { readSentence, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
 import type { Heard, HeardFact } from "./facts";
-import { amount, capitalised, nounOf, NUMBER, numberOf, partOf } from "./quantities";
-import type { Mention, Named } from "./things";
-import { isNegated, toldIn, withWhom, type Around, type ThingTold } from "./told";
+import { amountsIn } from "./amounts";
+import { nightsIn } from "./nights";
+import { capitalised, nounOf } from "./quantities";
+import { ownerIn, type Mention, type Named } from "./things";
+import { toldIn, withWhom, type Around, type ThingTold } from "./told";
+
+/** Something came. */
+const CAME = /\b(bought|found|borrowed|picked up|gave me|lent me)\b/;
+/** Goes back to what is being spoken of. */
+const REFERS = /\b(it|its|them|they|theyre|those|that one|that|which)\b/;
+/** Beside a thing that a clause names: "took the fleece off under it". */
+const REFERS_TO_OTHER = /\b(of|in|into|on|with|under|over|inside|from|to|for) (it|them|that|those)\b/;
+/** A clause behind one of these tells of its own thing beside the one spoken of. */
+const SUBORDINATE: ReadonlySet<string> = new Set(["while", "because", "since", "cause", "cos", "whereas"]);
+
+/** What a sentence speaks of, as it goes on. */
+interface Talk {
+  subject: readonly Named[];
+  /** Of whom it may be said where it names nothing: the thing before. */
+  before: readonly Named[];
+  /** Somebody else's thing, for "used mine". */
+  theirs: readonly Named[];
+  /** Said before its thing is named. */
+  pending: { clause: Clause; told: ThingTold } | null;
+  last: ThingTold | null;
+}
+
+/** Units of a line at most; what is longer is talk. */
+const LONGEST_LINE = 14;
+const isEvent = ({ trouble, symptoms, exit, fix, did, pieces }: ThingTold) =>
+  [trouble, symptoms, exit, fix, did, pieces].some((each) => each !== undefined);
+
+/** Of what is said of a thing, what "likewise" says of another: how it was used and why. */
+const sayableAgain = ({ use, why, call }: ThingTold): ThingTold | null =>
+  use || call || why ? { ...(use && { use }), ...(why && { why }), ...(call && { call }) } : null;
 
 type Span = { readonly at: number; readonly end: number };
 
@@ -30,10 +74,10 @@ const BEHIND: ReadonlySet<string> = new Set([
   "like",
   "at",
   "between",
+  "as",
+  "smelled",
+  "smelt",
 ]);
-
-const BEDS = ["sleep warm", "pad"];
-const isBed = ({ jobs }: Named) => BEDS.some((job) => jobs.includes(job));
 
 /**
  * Hears one sentence: what is lacking, nights, amounts, what came, what took another's place; else clause by
@@ -44,6 +88,10 @@ export class Listener {
   private readonly others: Heard[] = [];
   /** What is being spoken of, for "it" and for clauses without a thing of their own. */
   topic: readonly Named[];
+  /** The kind of what was named last, for "mine" and "hers". */
+  sortNamed: string | null = null;
+  /** What was said last, for "likewise". */
+  saidLast: ThingTold | null = null;
 
   constructor(
     private readonly read: ReadSentence,
@@ -60,63 +108,154 @@ export class Listener {
     return new Set([...this.facts].filter(([, { told }]) => told.trouble ?? told.symptoms).map(([id]) => id));
   }
 
-  listen(): Heard[] {
+  /** What a sentence asks for is answered by the next: "did I miss anything? Camp shoes." */
+  get asksWhatWasMissed(): boolean {
+    return /\b(miss|missing|missed|lack)\b.*\?$/.test(this.read.words);
+  }
+
+  /** @param isAnswer the sentence before asked what was missed */
+  listen(isAnswer = false): Heard[] {
     const { clauses, words } = this.read;
     // What is asked is not said.
     if (/\?$/.test(words)) return [];
-    if (this.missed()) return this.all();
-    const night = this.night();
-    const amounts = this.amounts();
-    if (!this.joined() && !this.swapped()) {
-      const place = this.place();
-      let pending: { clause: Clause; told: ThingTold } | null = null;
-      let before: readonly Named[] = this.topic;
-      let theirs: readonly Named[] = [];
-      // "It" goes back to the sentence before where that is how this one begins, or where it names nothing itself.
-      const goesOn =
-        /^(?:and |but |so |well |though |yes |no |, )*(it|its|they|them|that|this|those|which)\b/.test(
-          words,
-        ) ||
-        (!words.includes("T") && /\b(it|its|they|them)\b/.test(words));
-      let subject: readonly Named[] = goesOn ? this.topic : [];
-      for (const [n, clause] of clauses.entries()) {
-        if (night && this.isNightly(clause)) continue;
-        const mentions = clause.units.flatMap((unit) => (unit.word === "T" ? unit.mentions : []));
-        const foreign = clause.units.find(({ word }) => word === "F");
-        if (foreign) theirs = this.meant(foreign.mentions, "");
-        const someone = withWhom(clause.words, words);
-        if (foreign && !someone && !/\b(shared|lent)\b/.test(clause.words)) {
-          subject = [];
-          continue;
-        }
-        const own = /\bmine\b/.test(clause.words) && mentions.length === 0 ? theirs : this.subjectOf(clause);
-        const at = own.length > 0 ? own : subject;
-        const tolds = (at.length > 0 ? at : [undefined]).map((thing) =>
-          toldIn(clause, n, thing, this.around(amounts)),
-        );
-        const told = nth(tolds, 0);
-        const isEmpty = tolds.every((each) => Object.keys(each).length === 0);
-        if (own.length > 0) {
-          if (pending && isEmpty) {
-            this.tell(own, pending.told, pending.clause, clause);
-            // "What never came out: the hat and the cream, …, and the net": the whole list.
-            if (!words.includes(":")) pending = null;
-          }
-          // "Everything went in the pot": still of the pan.
-          if (isEmpty && subject.length > 0 && this.isAside(clause)) continue;
-          before = own;
-          subject = own;
-          this.topic = own;
-        }
-        if (isEmpty) continue;
-        if (at.length > 0) for (const [k, thing] of at.entries()) this.tell([thing], nth(tolds, k), clause);
-        else pending = { clause, told };
-      }
-      if (pending && before.length > 0 && /\b(it|its|them|they|that)\b/.test(words))
-        this.tell(before, pending.told, pending.clause);
-      this.placed(place);
-    }
+    if (isAnswer && this.namedAsMissed()) return this.all();
+    const missed = this.missed();
+    if (missed === 0) return this.all();
+    const hasNight = this.nights();
+    const hasAmounts = this.amounts();
+    if (this.swapped()) return this.all();
+    const joins = this.joined();
+    // What came, or was missed, is told in its own words; what was said before it stands by itself.
+    this.listenTo(clauses.slice(0, joins ?? missed ?? clauses.length), hasNight, hasAmounts);
+    if (missed !== null) this.listenTo(this.afterMissed(missed), hasNight, hasAmounts);
+    if (joins !== null) this.newcomerIn(clauses.slice(joins + 1), hasAmounts);
     return this.all();
+  }
+
+  /** Clause by clause: of the thing that each names, or of the one that is being spoken of. */
+  private listenTo(clauses: readonly Clause[], hasNight: boolean, hasAmounts: boolean): void {
+    const place = this.place();
+    const talk: Talk = {
+      subject: this.goesOn() ? this.topic : [],
+      before: this.topic,
+      theirs: [],
+      pending: null,
+      last: this.saidLast,
+    };
+    for (const [n, clause] of clauses.entries())
+      if (hasNight && this.isNightly(clause)) {
+        const bed = this.subjectOf(clause);
+        if (bed.length > 0) talk.subject = bed;
+      } else this.listenToClause(clause, n, talk, hasAmounts);
+    if (talk.pending && talk.before.length > 0 && /\b(it|its|them|they|that)\b/.test(this.read.words))
+      this.tell(talk.before, talk.pending.told, talk.pending.clause);
+    this.saidLast = talk.last;
+    this.placed(place);
+  }
+
+  private listenToClause(clause: Clause, n: number, talk: Talk, hasAmounts: boolean): void {
+    const { words, clauses } = this.read;
+    const foreign = clause.units.find(({ word }) => word === "F");
+    if (foreign) talk.theirs = this.meant(foreign.mentions, "");
+    if (foreign && !withWhom(clause.words, words) && !/\b(shared|lent)\b/.test(clause.words)) {
+      const whose = this.whoseIn(clause);
+      talk.subject = whose ?? [];
+      if (!whose) return;
+    }
+    const hasThing = clause.units.some(({ word }) => word === "T");
+    const named =
+      this.whoseIn(clause) ??
+      (/\bmine\b/.test(clause.words) && !hasThing ? talk.theirs : this.subjectOf(clause));
+    const isBeside = named.length > 0 && talk.subject.length > 0 && this.isBeside(clause);
+    // "I slept in it with the jacket on": of "it".
+    const own = isBeside && this.isAside(clause) && REFERS.test(clause.words) ? [] : named;
+    // "…round the lake in the sandals, those were wonderful": what was named last.
+    const aside =
+      /^(those|these|that one|that (saved|made|i|we))\b/.test(clause.words) && n > 0
+        ? this.namedIn(nth(clauses, n - 1))
+        : [];
+    if (aside.length > 0) talk.subject = aside;
+    const at = own.length > 0 ? own : talk.subject;
+    const tolds = (at.length > 0 ? at : [undefined]).map((thing) =>
+      toldIn(clause, n, thing, this.around(hasAmounts)),
+    );
+    const isEmpty = tolds.every((each) => Object.keys(each).length === 0);
+    if (own.length > 0) {
+      if (isEmpty && talk.pending && !isBeside) {
+        this.tell(own, talk.pending.told, talk.pending.clause, clause);
+        // "What never came out: the hat and the cream, …, and the net": the whole list.
+        if (!words.includes(":")) talk.pending = null;
+      }
+      const isToo = isEmpty && talk.last !== null && this.isToo(clause, n);
+      if (isToo && talk.last) this.tell(own, talk.last, clause);
+      if (!isBeside || isToo) talk.before = talk.subject = this.topic = own;
+    }
+    if (isEmpty) return;
+    const told = nth(tolds, 0);
+    if (at.length > 0) {
+      for (const [k, thing] of at.entries()) this.tell([thing], nth(tolds, k), clause);
+      talk.last = sayableAgain(this.facts.get(nth(at, 0).id)?.told ?? told);
+    } else talk.pending = { clause, told };
+  }
+
+  /** "Boots: mine, the soles are smooth", "hers are too small": whose of two, of what was named last; null: nobody's. */
+  private whoseIn({ words }: Clause): readonly Named[] | null {
+    const { partner, all } = this.names;
+    const isMine = /^mine\b/.test(words);
+    if (
+      !partner ||
+      !(isMine || /^(hers|theirs|F (is|are|was|were))\b/.test(words)) ||
+      this.sortNamed === null
+    )
+      return null;
+    const found = all
+      .map(({ thing }) => thing)
+      .filter(({ kind, name }) => kind === this.sortNamed && (ownerIn(name) === partner) !== isMine);
+    return found.length === 1 ? found : null;
+  }
+
+  /** "The repair kit likewise", "those and the sun hat": what was said last is said of this too. */
+  private isToo({ words }: Clause, n: number): boolean {
+    if (/\bT (likewise|ditto|the same|same again|too|as well|also)$/.test(words)) return true;
+    if (
+      /^(so (could|did|was|were|should|would|is)|same (as|with|for)|nor (did|was)) (the |my )?T$/.test(words)
+    )
+      return true;
+    const before = this.read.clauses[n - 1];
+    return /^(the |my |a )*T$/.test(words) && /^(them|those|it|that|these)$/.test(before?.words ?? "");
+  }
+
+  /** What a clause names beside what is spoken of. */
+  private namedIn(clause: Clause): readonly Named[] {
+    const unit = this.isBeside(clause) ? clause.units.find(({ word }) => word === "T") : undefined;
+    return unit ? this.meant(unit.mentions, clause.words) : [];
+  }
+
+  /** "It" goes back to the sentence before where that is how this one begins, or where it names nothing itself. */
+  private goesOn(): boolean {
+    const { words } = this.read;
+    return (
+      /^(?:and |but |so |well |though |yes |no |, )*(it|its|they|theyre|them|that|thats|this|those|which)\b(?! T)/.test(
+        words,
+      ) ||
+      (!words.includes("T") && REFERS.test(words)) ||
+      /\b(it|its|they|them)\b/.test(words.slice(0, Math.max(0, words.search(/\bT\b/))))
+    );
+  }
+
+  /**
+   * What a clause names only beside what is spoken of: "everything went in the pot", "while I washed the shorts",
+   * "gave the phone half a charge out of it".
+   */
+  private isBeside(clause: Clause): boolean {
+    return (
+      this.isAside(clause) ||
+      REFERS_TO_OTHER.test(clause.words) ||
+      SUBORDINATE.has(clause.opener) ||
+      /\b(when|while|until|because|before|after)\b.*T/.test(clause.words) ||
+      // "The big one did for both of us", of the second pot.
+      (DID_INSTEAD.test(clause.words) && this.freeIn(clause) !== undefined)
+    );
   }
 
   /** What a clause is heard among. */
@@ -158,17 +297,23 @@ export class Listener {
         .slice(Math.max(0, n - 3), n)
         .map(({ word }) => word)
         .filter((word) => !/^(the|my|a|an|our|this|that|old|new|same)$/.test(word));
-      return !BEHIND.has(before.at(-1) ?? "");
+      // "Never left the pack": where it was, not what is spoken of.
+      const isPlace = before.at(-1) === "left" && NEGATION.test(clause.words);
+      return !BEHIND.has(before.at(-1) ?? "") && !isPlace;
     });
   }
 
   /** The things that are meant: where several are alike, those that what is said of them fits. */
   private meant(mentions: readonly Mention[], words: string): readonly Named[] {
     return mentions.flatMap(({ things }): readonly Named[] => {
+      this.sortNamed = things[0]?.kind ?? this.sortNamed;
       if (things.length === 1) return things;
       // What was along is meant before what stayed at home.
       const along = things.filter((thing) => thing.along);
       if (along.length === 1) return along;
+      // "That bag": the one that is being spoken of.
+      const spokenOf = things.filter((thing) => this.topic.includes(thing));
+      if (spokenOf.length === 1) return spokenOf;
       const fitting = things.filter((thing) =>
         TROUBLES.some(
           ({ is, only }) =>
@@ -184,6 +329,13 @@ export class Listener {
       const there = this.facts.get(id) ?? { told: {}, spans: [] };
       const symptoms = [...new Set([...(there.told.symptoms ?? []), ...(told.symptoms ?? [])])];
       const complaints = [...new Set([...(there.told.complaints ?? []), ...(told.complaints ?? [])])];
+      // What was said of its use stands, whatever else was used or not: unless it is said of the thing itself.
+      const isStill =
+        there.told.use !== undefined &&
+        told.use !== undefined &&
+        there.told.use !== told.use &&
+        told.use !== "hardly" &&
+        !clauses.some(({ words }) => /\bT\b|\b(?!did|does|do|was|is)\w+ (it|them|that)\b/.test(words));
       const trouble = [there.told.trouble, told.trouble].includes("failed")
         ? "failed"
         : (told.trouble ?? there.told.trouble);
@@ -191,6 +343,7 @@ export class Listener {
         told: {
           ...there.told,
           ...told,
+          ...(isStill && { use: there.told.use }),
           ...(trouble && { trouble }),
           ...(symptoms.length > 0 && { symptoms }),
           ...(complaints.length > 0 && { complaints }),
@@ -211,24 +364,43 @@ export class Listener {
 
   // --- what is lacking
 
-  private missed(): boolean {
-    const { words } = this.read;
+  /** The clause that tells what was missed, from 0; null: none does. */
+  private missed(): number | null {
+    const { words, clauses } = this.read;
     const plain = this.plainWords();
-    const match =
-      /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/.exec(
-        plain,
-      ) ??
-      /\bwant(?:ed)? (.+?) next time\b/.exec(plain) ??
-      /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/.exec(plain);
-    if (!match || /\b(never|not|didnt|dont|nothing|no) (miss|need|want)/.test(plain)) return false;
-    if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return false;
+    const match = MISSED.map((row) => row.exec(plain)).find((each) => each !== null);
+    if (
+      !match ||
+      /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/.test(plain)
+    )
+      return null;
+    if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return null;
     const what = nounOf(nth(match, 1));
-    if (!what) return false;
-    this.also(
-      { about: "missed", what },
-      { at: nth(this.read.tokens, 0).at, end: lastOf(this.read.tokens).end },
+    if (!what) return null;
+    this.also({ about: "missed", what }, this.spanOf(this.read.units));
+    return Math.max(
+      0,
+      clauses.findIndex((clause) => MISSING.test(clause.words)),
     );
-    return true;
+  }
+
+  /** Where another thing is spoken of, behind what was missed. */
+  private afterMissed(missed: number): readonly Clause[] {
+    const { clauses } = this.read;
+    const next = clauses.findIndex(
+      (clause, n) => n > missed && this.freeIn(clause) !== undefined && clause.units.length > 2,
+    );
+    return next < 0 ? [] : clauses.slice(next);
+  }
+
+  /** "Did I miss anything? Camp shoes.": the answer, in as few words. */
+  private namedAsMissed(): boolean {
+    const plain = this.plainWords().replace(/\s*[.!]+$/, "");
+    if (/^(no|not|nothing|none|nope|never)\b/.test(plain)) return true;
+    const what =
+      plain.split(" ").length <= 6 ? nounOf(plain.replace(/^(yes|only|just|well|oh) ,? ?/, "")) : null;
+    if (what) this.also({ about: "missed", what }, this.spanOf(this.read.units));
+    return what !== null;
   }
 
   /** The sentence in its own plain words, things by what they were called. */
@@ -245,7 +417,8 @@ export class Listener {
 
   // --- things that came
 
-  private joined(): boolean {
+  /** The clause that tells it, from 0; null: nothing came. */
+  private joined(): number | null {
     const plain = this.plainWords();
     const { words, units } = this.read;
     const bought =
@@ -262,7 +435,7 @@ export class Listener {
       NOT_SO.test(plain.slice(0, match.index + 12)) ||
       /\b(just |finally )?found (the|my|it|out|that|a way|no)\b/.test(plain.split(",")[0]!)
     )
-      return false;
+      return null;
     const how = bought
       ? bought[1] === "picked up"
         ? "found"
@@ -270,7 +443,7 @@ export class Listener {
       : "given";
     const what = nounOf(bought ? nth(bought, 3) : given![2]!);
     const from = bought ? (bought[2] ?? bought[4]) : given![1];
-    if (!what) return false;
+    if (!what) return null;
     const replaced =
       /\b(?:for|in place of|instead of|to replace) (?:the |my )?(?:old )?(?:ones?|T)\b/.test(words) ||
       /\b(mine|old ones?)\b/.test(words);
@@ -308,7 +481,19 @@ export class Listener {
         lastOf(this.read.clauses),
       );
     }
-    return true;
+    this.topic = same.length === 1 ? same : this.topic;
+    return Math.max(
+      0,
+      this.read.clauses.findIndex((clause) => CAME.test(clause.words)),
+    );
+  }
+
+  /** "…and bought the small one, and that one I used from then on". */
+  private newcomerIn(clauses: readonly Clause[], hasAmounts: boolean): void {
+    for (const clause of clauses)
+      if (/\b(that|it|them|those)\b/.test(clause.words) && USED.test(clause.words))
+        for (const thing of this.topic)
+          this.tell([thing], toldIn(clause, 0, thing, this.around(hasAmounts)), clause);
   }
 
   private namesOf(what: string): readonly Named[] {
@@ -345,7 +530,7 @@ export class Listener {
     const isForward = forward.some((row) => row.test(words));
     if (!isForward && !backward.some((row) => row.test(words))) return false;
     const [gone, came] = isForward ? [a, b] : [b, a];
-    this.tell([gone], { exit: "swapped", for: came.id }, { units, words });
+    this.tell([gone], { exit: "swapped", for: came.id }, { units, words, opener: "" });
     this.placed(this.place());
     this.topic = [came];
     return true;
@@ -353,143 +538,36 @@ export class Listener {
 
   // --- nights
 
-  private night(): boolean {
-    const { words, units } = this.read;
-    if (NOT_SO.test(words)) return false;
-    const degrees =
-      /(-?\d+(?:\.\d+)?) ?(?:° ?)?(degrees|c|f|°)(?![a-z])/.exec(words) ??
-      /(?:^|[ ,(])(-\d+(?:\.\d+)?)(?= |$|,)/.exec(words) ??
-      /\bnights? (?:of|at|around|about) (-?\d+)\b/.exec(words);
-    const slept = this.sleptIn();
-    const isNight = /\bnights?\b|\bslept\b|\bsleep\b/.test(words);
-    // "Too cold" is a complaint, unless a temperature makes a night of it.
-    const felt = this.feltOf(degrees ? words : words.replaceAll(/\btoo (cold|hot|warm|cool)\b/g, ""));
-    if (!degrees && !(isNight && felt && slept.length > 0)) return false;
-    if (!degrees && /\bno (cold|warm|hot) nights?\b/.test(words)) return false;
-    if (degrees && slept.length === 0 && !isNight) return false;
-    if (/\b(filter|froze|frost|ice)\b/.test(this.plainWords()) && slept.length === 0) return false;
-    const low = degrees
-      ? degrees[2] === "f"
-        ? ((Number(degrees[1]) - 32) * 5) / 9
-        : Number(degrees[1])
-      : null;
-    const days = /\b(mon|tue|wed|thu|fri|sat|sun)\w* (?:\+|and|&) (?:mon|tue|wed|thu|fri|sat|sun)/.test(words)
-      ? 2
-      : null;
-    const many = new RegExp(`\\b${NUMBER} nights\\b`).exec(words);
-    this.also(
-      {
-        about: "night",
-        low: low === null ? null : Math.round(low * 10) / 10,
-        felt,
-        slept: slept.map(({ id }) => id),
-        nights: days ?? (many ? (numberOf(many[1]) ?? 1) : /\bboth nights\b/.test(words) ? 2 : 1),
-      },
-      this.spanOf(units),
-    );
-    if (slept.length > 0) this.topic = slept;
-    return true;
-  }
-
-  /** Beds and what lies under them, but for what they are only held against. */
-  private sleptIn(): readonly Named[] {
-    const { units, words } = this.read;
-    const than = unitSpans(units).find(({ word }) => word === "than")?.from ?? Infinity;
-    return unitSpans(units)
-      .filter(({ word, from }) => word === "T" && from < than)
-      .flatMap(({ mentions }) => {
-        const named = this.meant(mentions, words);
-        // "In quilt and fleece": what is named with a bed was slept in too.
-        return named.some(isBed) ? named : [];
-      })
-      .filter((thing, n, all) => all.indexOf(thing) === n);
-  }
-
-  private feltOf(words: string): Felt | null {
-    const told = words
-      .replaceAll(/\b(colder|warmer|cooler|hotter) than\b.*?(?=,|;|$)/g, "")
-      .replaceAll(/\bnight of\b/g, "");
-    for (const { is, gives } of FELTS) {
-      const match = is.exec(told);
-      if (match && !isNegated(told, match.index)) return gives;
+  private nights(): boolean {
+    const told = nightsIn(this.read, this.topic, this.plainWords(), this.meant.bind(this));
+    for (const { fact, units, slept } of told) {
+      this.also(fact, this.spanOf(units));
+      if (slept.length > 0) this.topic = slept;
     }
-    return null;
+    return told.length > 0;
   }
 
   /** A clause that is all about how the night was. */
   private isNightly({ words }: Clause): boolean {
-    return !DONE.some(({ is }) => is.test(words)) && !/\b(leak|zip|tor[en]|broke|lost|flat)/.test(words);
+    return (
+      (/\d ?(degrees|c|f|°)(?![a-z])|(^| )-\d|\bnights?\b|\bslept\b/.test(words) ||
+        FELTS.some(({ is }) => is.test(words))) &&
+      !/\bT .*\btoo (hot|cold|warm)\b/.test(words) &&
+      !DONE.some(({ is }) => is.test(words)) &&
+      !/\b(leak|zip|tor[en]|broke|lost|flat)/.test(words)
+    );
   }
 
   // --- amounts
 
   private amounts(): boolean {
-    const { words } = this.read;
-    const plain = this.plainWords();
-    if (NOT_SO.test(words) && !/\bleft\b/.test(words)) return false;
-    let any = false;
-    const say = (fact: Extract<HeardFact, { about: "amount" }>, match: RegExpExecArray) => {
-      any = true;
-      const spans = this.read.tokens.filter(({ plain: word }) => match[0].includes(word));
+    if (NOT_SO.test(this.read.words) && !/\bleft\b/.test(this.read.words)) return false;
+    const told = amountsIn(this.plainWords());
+    for (const { fact, words } of told) {
+      const spans = this.read.tokens.filter(({ plain }) => words.includes(plain));
       this.also(fact, { at: spans[0]?.at ?? 0, end: spans.at(-1)?.end ?? 0 });
-    };
-    const FUEL = "(gas|spirit|fuel|meths|alcohol|food)";
-    const sortOf = (word: string) =>
-      word === "food" ? "food" : /spirit|meths|alcohol/.test(word) ? "spirit" : "gas";
-    const patterns: readonly (readonly [RegExp, (match: RegExpExecArray) => void])[] = [
-      [
-        new RegExp(
-          `(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%) (?:of )?(?:the )?${FUEL}(?: ` +
-            `\\w+)? (?:left|remaining|to go|still|came (?:back|home))`,
-        ),
-        (m) => say(amount(sortOf(nth(m, 3)), "left", nth(m, 1), nth(m, 2)), m),
-      ],
-      [
-        new RegExp(
-          `\\b${FUEL} (?:at |is |: ?|, )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`,
-        ),
-        (m) => say(amount(sortOf(nth(m, 1)), "left", nth(m, 2), nth(m, 3)), m),
-      ],
-      [
-        new RegExp(
-          `\\b(?:set out|started|left|began|went out) with (\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz) (?:of )?${FUEL}`,
-        ),
-        (m) => say(amount(sortOf(nth(m, 3)), "out", nth(m, 1), nth(m, 2)), m),
-      ],
-      [
-        new RegExp(
-          `\\b${FUEL} (?:is |was |are )?(?:about |nearly )?(half|a quarter|a third|two thirds|three quarters) (gone|left|full|used|empty)\\b`,
-        ),
-        (m) => say(partOf(sortOf(nth(m, 1)), nth(m, 2), nth(m, 3)), m),
-      ],
-      [
-        new RegExp(
-          `\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
-        ),
-        (m) => say(amount(sortOf(m[1] ?? m[2] ?? nth(m, 3)), "left", "0", "%"), m),
-      ],
-      [
-        /\b(?:battery|bank|power bank|phone) (?:is |was )?(?:at |: ?|, )*(\d+) ?%/,
-        (m) => say(amount("battery", "left", nth(m, 1), "%"), m),
-      ],
-      [
-        /\bboiled (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
-        (m) => say(amount("boiled", "used", nth(m, 1), nth(m, 2)), m),
-      ],
-      [
-        /\bdrank (?:about )?(\d+(?:\.\d+)?) ?(l|ml)\b/,
-        (m) => say(amount("water drunk", "used", nth(m, 1), nth(m, 2)), m),
-      ],
-      [
-        /\bcarried (?:about )?(\d+(?:\.\d+)?)(?: ?(l|ml)\b|(?= ?$| ,))(?! ?(?:g|kg|km))/,
-        (m) => say(amount("water carried", "out", nth(m, 1), m[2] ?? "l"), m),
-      ],
-    ];
-    for (const [pattern, take] of patterns) {
-      const match = pattern.exec(plain);
-      if (match && !(any && /^(?:no|out)/.test(match[0]))) take(match);
     }
-    return any;
+    return told.length > 0;
   }
 
   // --- where and when
@@ -509,9 +587,11 @@ export class Listener {
   }
 
   private placed({ metres, day }: ReturnType<Listener["place"]>): void {
+    // In a long sentence a distance is of what happened there, not of how it felt.
+    const isShort = this.read.units.length <= LONGEST_LINE;
     for (const [, { told }] of this.facts) {
       const isPlain = Object.keys(told).length > 0;
-      if (isPlain && metres !== undefined) told.metres = metres;
+      if (isPlain && metres !== undefined && (isShort || isEvent(told))) told.metres = metres;
       if (isPlain && day !== undefined && this.isDayOf(told)) told.day = day;
     }
   }

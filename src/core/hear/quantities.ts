@@ -48,7 +48,7 @@ export function nounOf(words: string): string | null {
   const noun = words
     .replace(/ [,.;:!?].*$/, "")
     .replace(
-      /^(?:had |have |the |a |an |my |some |any |another |second |more |of |bit |pair |spare pair |couple |that )+/g,
+      /^(?:was |were |is |had |have |the |a |an |my |some |any |another |second |more |of |bit |pair |spare pair |couple |that )+/g,
       "",
     )
     .replace(/^(?:second |pair |bit )?(?:of )/, "")
@@ -60,7 +60,7 @@ export function nounOf(words: string): string | null {
     .trim();
   return noun &&
     noun.split(" ").length <= 4 &&
-    !/^(it|them|that|nothing|me|you|him|her|to|i|out)\b/.test(noun)
+    !/^(,|not\b|it|them|that|nothing|me|you|him|her|to|i|out)\b/.test(noun)
     ? noun
     : null;
 }

@@ -1,6 +1,7 @@
 import { lastOf, nth } from "../sums/there";
 import type { Item } from "../model";
-import { KIND_WORDS, WORDS_FOR } from "../trade/words/hearing";
+import { KIND_WORDS, MAY_STAND_ALONE, NO_SLIP, NOT_ALONE, WORDS_FOR } from "../trade/words/naming";
+import { NUMBER_UNITS, ORDINALS } from "../trade/words/numbers";
 import { findKind } from "../trade/words/names";
 import { isTypoOf, type Token } from "./tokens";
 
@@ -26,6 +27,8 @@ export interface Mention {
 interface Name {
   readonly thing: Named;
   readonly words: readonly string[];
+  /** Words that name it only with others: whose it is, and the first parts of "blow-up", "first-aid". */
+  readonly notAlone: ReadonlySet<string>;
   readonly size: string | null;
 }
 
@@ -35,6 +38,21 @@ export interface Names {
   readonly byKind: ReadonlyMap<string, readonly Named[]>;
   /** The names that a word is near to one of; each word is looked up once. */
   readonly nearTo: (word: string) => ReadonlySet<Name>;
+  /** Who walked with the one that speaks, where things bear their name. */
+  readonly partner: string | null;
+}
+
+/** Whose a thing is by its name, in small letters: "Mia's bag" is Mia's. */
+export const ownerIn = (name: string): string | null =>
+  /^(\p{L}+)['’]s? /u.exec(name.toLowerCase())?.[1] ?? null;
+
+/** "Mia and I": she whose things are on the shelf. */
+function partnerIn(text: string, things: readonly Named[]): string | null {
+  const owners = new Set(things.flatMap(({ name }) => ownerIn(name) ?? []));
+  const found = [...text.toLowerCase().matchAll(/\b(\p{L}+) and (?:i|me)\b|\b(?:i|me) and (\p{L}+)\b/gu)]
+    .flatMap(([, a, b]) => a ?? b ?? [])
+    .find((name) => owners.has(name));
+  return found ?? null;
 }
 
 const JOINTS: ReadonlySet<string> = new Set([
@@ -51,12 +69,18 @@ const JOINTS: ReadonlySet<string> = new Set([
 ]);
 const single = (word: string) => (word.length > 3 && !word.endsWith("ss") ? word.replace(/s$/, "") : word);
 
-export function namesOf(things: readonly Named[]): Names {
+/** @param text what is said, for who is spoken of in it */
+export function namesOf(things: readonly Named[], text = ""): Names {
   const all = things.map((thing): Name => {
     const words = (thing.name.toLowerCase().match(/[\p{L}\d.]+/gu) ?? []).filter(
       (word) => !JOINTS.has(word) && word !== "s",
     );
-    return { thing, words, size: words.find((word) => /^\d/.test(word)) ?? null };
+    return {
+      thing,
+      words,
+      notAlone: notAloneIn(thing.name.toLowerCase()),
+      size: words.find((word) => /^\d/.test(word)) ?? null,
+    };
   });
   const byKind = new Map<string, Named[]>();
   for (const thing of things) byKind.set(thing.kind, [...(byKind.get(thing.kind) ?? []), thing]);
@@ -68,80 +92,16 @@ export function namesOf(things: readonly Named[]): Names {
     looked.set(word, near);
     return near;
   };
-  return { all, byKind, nearTo };
+  return { all, byKind, nearTo, partner: partnerIn(text, things) };
 }
 
-/** Words that are also names of things, but seldom mean them by themselves. */
-const NOT_ALONE: ReadonlySet<string> = new Set([
-  "day",
-  "rain",
-  "warm",
-  "thin",
-  "thick",
-  "big",
-  "small",
-  "spare",
-  "air",
-  "hard",
-  "down",
-  "water",
-  "camp",
-  "foam",
-  "light",
-  "first",
-  "aid",
-  "sun",
-  "long",
-  "short",
-  "old",
-  "new",
-  "wool",
-  "steel",
-  "snow",
-  "ice",
-  "winter",
-  "summer",
-  "soft",
-  "dry",
-  "sleeping",
-  "sleep",
-  "map",
-  "kit",
-  "set",
-  "other",
-  "trail",
-  "walking",
-  "hiking",
-  "one",
-  "l",
-  "repair",
-  "head",
-  "power",
-  "synthetic",
-  "person",
-  "man",
-  "tape",
-  "case",
-  "cap",
-  "sit",
-  "town",
-  "ski",
-  "running",
-  "food",
-  "gas",
-  "pair",
-]);
-/** Of these a thing is named by the one word all the same, where nothing else bears it. */
-const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "cap", "gas", "food", "light"]);
-
-/** Words of their own that are a letter away from what many things are called. */
-const NO_SLIP: ReadonlySet<string> = new Set(
-  "shot shots spot sort port past last lost test rest want send sent spend bang pole poled matter packed packs mend tint tend text goes coal boat float stone store stared sock shock short".split(
-    " ",
-  ),
-);
+/** Which of several a word means: "two", "second", "2". */
+export const numberMeant = (word: string): number | null =>
+  ORDINALS[word] ?? NUMBER_UNITS[word] ?? (/^\d{1,2}$/.test(word) ? Number(word) : null);
 const means = (own: string, word: string) =>
-  single(own) === single(word) || (WORDS_FOR[own] ?? []).some((other) => single(other) === single(word));
+  single(own) === single(word) ||
+  (/^\d{1,2}$/.test(own) && numberMeant(word) === Number(own)) ||
+  (WORDS_FOR[own] ?? []).some((other) => single(other) === single(word));
 const isNear = (own: string, word: string) =>
   means(own, word) ||
   (word.length > 3 &&
@@ -150,6 +110,18 @@ const isNear = (own: string, word: string) =>
     !NO_SLIP.has(word) &&
     isTypoOf(single(word), single(own))) ||
   (own.length === 3 && word === own + lastOf(own));
+
+function notAloneIn(name: string): ReadonlySet<string> {
+  const owner = ownerIn(name);
+  const compounds = [...name.matchAll(/(\p{L}+(?:-\p{L}+)+)(.*)/gu)].flatMap(([, compound = "", rest]) => {
+    const parts = compound.split("-");
+    // "Micro-spikes" are spikes; a "first-aid kit" is no aid.
+    return rest ? parts : parts.slice(0, -1);
+  });
+  return new Set([...(owner ? [owner] : []), ...compounds]);
+}
+
+const NO_WORDS: ReadonlySet<string> = new Set(["-", ",", "'s"]);
 
 /** The things that a sentence names, the surest reading of each stretch; words that are no name are left. */
 export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
@@ -160,7 +132,9 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
       const words = tokens
         .slice(first, last + 1)
         .map(({ plain }) => plain)
-        .filter((word) => word !== "-" && word !== "," && word !== "'s");
+        .filter(
+          (word, n, all) => !NO_WORDS.has(word) && (n === 0 || n === all.length - 1 || !JOINTS.has(word)),
+        );
       if (
         words.length === 0 ||
         !/[\p{L}\d]/u.test(nth(tokens, first).plain) ||
@@ -196,9 +170,14 @@ function oneOf(
   const at = [1, 2].find((n) => /^ones?$/.test(tokens[first + n]?.plain ?? ""));
   if (at === undefined) return null;
   const words = tokens.slice(first, first + at).map(({ plain }) => plain);
+  // "The quilt, the down one": the same thing, told more nearly.
+  const gap = before ? tokens.slice(before.last + 1, first).map(({ plain }) => plain) : [];
+  const isSame = gap.length > 0 && gap.every((word) => word === "," || word === "the" || word === "my");
+  const same = isSame ? before?.things.filter((thing) => isCalled(thing, words, all)) : [];
+  if (same?.length === 1) return { first, last: first + at, things: same, score: 60, words: words.join(" ") };
   const fits = all.filter(
-    ({ thing, words: own }) =>
-      words.every((word) => own.some((each) => means(each, word))) &&
+    ({ thing, words: own, notAlone }) =>
+      words.every((word) => own.some((each) => means(each, word) && !notAlone.has(each))) &&
       before?.things.every(({ id }) => id !== thing.id) !== false,
   );
   const alike = before
@@ -207,6 +186,11 @@ function oneOf(
   const things = (alike.length > 0 ? alike : fits).map(({ thing }) => thing);
   return things.length === 1 ? { first, last: first + at, things, score: 35, words: words.join(" ") } : null;
 }
+
+const isCalled = (thing: Named, words: readonly string[], all: readonly Name[]) =>
+  all.some(
+    (name) => name.thing.id === thing.id && words.every((word) => name.words.some((own) => means(own, word))),
+  );
 
 /** Words that a sort of thing is called by at most. */
 const KIND_WORDS_MOST = 3;
@@ -226,6 +210,7 @@ function mentionOf(
   const letters = words.join("").length;
   for (const name of nearTo(nth(words, 0))) {
     if (!words.every((word) => nearTo(word).has(name))) continue;
+    if (words.length === 1 && name.words.length > 1 && name.notAlone.has(nth(words, 0))) continue;
     const fit = fitOf(words, name.words);
     if (fit > 0) take(name.thing, fit * 10 + letters);
   }
@@ -241,6 +226,9 @@ function mentionOf(
   return { first, last, things, score, words: joined };
 }
 
+/** What more it counts that a word is what a thing is, not what sort of it. */
+const HEAD = 0.2;
+
 /** How well some words name a thing: 6 by all of its name, less by some of its words, 0 not at all. */
 function fitOf(words: readonly string[], own: readonly string[]): number {
   const met = words.flatMap((word) => own.find((each) => isNear(each, word)) ?? []);
@@ -252,18 +240,21 @@ function fitOf(words: readonly string[], own: readonly string[]): number {
   const all = named.every((word) => distinct.has(word));
   if (words.length === 1) {
     const [word] = words;
-    if (/^\d/.test(word!) || word === "l") return 0;
+    if (/^\d/.test(nth(met, 0)) || word === "l") return 0;
     if (all) return exact ? 6 : 5;
     const alone = nth(met, 0);
     if (NOT_ALONE.has(alone) && !(MAY_STAND_ALONE.has(alone) && exact)) return 0;
-    return exact ? 3 : 2;
+    // "The bag" is a bag sooner than a bag liner.
+    const head = alone === lastOf(named) ? HEAD : 0;
+    return (exact ? 3 : 2) + head;
   }
   // "2 l bottle": a size tells two of a sort apart, not by itself what it is.
-  if (words.every((word) => /^\d/.test(word) || word === "l" || word === "pair") && !own.includes("pair"))
+  if (met.every((word) => /^\d/.test(word) || word === "l" || word === "pair") && !own.includes("pair"))
     return 0;
   if (all) return exact ? 6 : 5;
   // "Pair 3", of several.
-  if (words[0] === "pair" && /^\d/.test(nth(words, 1))) return 4;
+  if (words.length === 2 && met.some((word) => /^\d/.test(word)) && own.includes("pair"))
+    return words[0] === "pair" || (words[1] === "pair" && ORDINALS[nth(words, 0)] !== undefined) ? 4 : 0;
   if (!words.some((word, n) => !NOT_ALONE.has(nth(met, n)) && !/^\d/.test(word))) return 0;
   return exact ? 4 : 3.5;
 }

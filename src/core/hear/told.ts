@@ -8,6 +8,7 @@ import {
   DONE,
   EXITS,
   FAILED,
+  PARTS,
   HARDLY,
   NEGATION,
   NOT_SO,
@@ -48,7 +49,8 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   const frost = frostOf(words, thing);
   if (frost && (frost === "unknown" || !NOT_SO.test(words))) told.frost = frost;
   countsIn(told, words, thing, said.hasAmounts);
-  if (told.frost === "unknown" || (NOT_SO.test(words) && !call)) return told;
+  const certain = words.replace(NEARLY_WORN, "$2");
+  if (told.frost === "unknown" || (NOT_SO.test(certain) && !call)) return told;
   if (someone) {
     if (/\bshared\b/.test(words)) told.use = "used";
     return told;
@@ -58,8 +60,9 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   const gone = exitIn(words, thing, told);
   if (gone) told.exit = gone;
   if (!told.frost) troublesIn(told, words, thing, around, said.hasAmounts);
-  complaintsIn(told, words, around, thing);
+  complaintsIn(told, words, around, thing, (thing && said.soFar(thing)?.use) === "unused");
   usedIn(told, n, thing, said.clauses);
+  piecesHarmed(told, words, thing);
   const done = DONE.find(({ is }) => {
     const match = is.exec(words);
     return match && !isNegated(words, match.index);
@@ -82,6 +85,9 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
     told.fix = "went without";
   return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as ThingTold;
 }
+
+/** How far wear has come is told as it is: "the lugs are nearly flat". */
+const NEARLY_WORN = /\b(nearly|almost) (flat|bald|smooth|through|worn|gone)\b(?=.*)/;
 
 function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasAmounts: boolean): void {
   const pieces = thing?.pieces ?? 1;
@@ -124,8 +130,23 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
   const daily = new RegExp(
     `\\b(?:wore|worn|used|had|slept|on)\\b.*?\\b(?:all|for|on) ${NUMBER} (?:of the )?(?:days|evenings)\\b`,
   ).exec(words);
-  const counted = days && !/\bnights\b/.test(days[0]) ? days : daily;
+  const alone = new RegExp(
+    `^(?:(?:i|T|it|them|that|used|wore|had|on|for|only|about|the|same|say|at least) )*${NUMBER} (?:\\w+ )?(?:days|evenings)(?: (?:of it|in all|on|over|at|in the) ?.*)?$`,
+  ).exec(words);
+  const counted = days && !/\bnights\b/.test(days[0]) ? days : (daily ?? (thing ? alone : null));
   if (counted) told.days = numberOf(counted[1]) ?? undefined!;
+}
+
+/** "One pair is through at the heels", of several: so many of them, and the others still go. */
+function piecesHarmed(told: ThingTold, words: string, thing: Named | undefined): void {
+  if (!thing || thing.pieces < 2 || told.pieces !== undefined || !(told.trouble ?? told.exit)) return;
+  const some = new RegExp(
+    `^(?:and |but |,)*${NUMBER} (?:pairs? )?(?:of (?:the|my|them|those|these|T)(?: ?\\w+)? )?(?:T )?(?:is|are|has|have|had|got|went|was|were|came)\\b`,
+  ).exec(words);
+  const count = numberOf(some?.[1]);
+  if (count === null || count >= thing.pieces) return;
+  told.pieces = count;
+  delete told.exit;
 }
 
 function troublesIn(
@@ -154,13 +175,24 @@ function troublesIn(
     if (symptom && symptom !== "sole or tread") break;
   }
   const failed = FAILED.exec(compared);
-  if (failed && !isNegated(compared, failed.index) && !/\b(almost|nearly|half)\b/.test(compared))
+  // A part of it that died leaves the rest to work.
+  if (failed && PARTS.test(compared.slice(0, failed.index)) && !/useless|no use/.test(failed[0])) {
+    told.trouble ??= "damaged";
+    told.symptoms ??= ["broken"];
+  } else if (failed && !isNegated(compared, failed.index) && !/\b(almost|nearly|half)\b/.test(compared))
     told.trouble = "failed";
-  if (told.symptoms?.includes("no charge")) delete told.trouble;
+  if (told.symptoms?.includes("no charge") || (told.exit === "worn out" && told.trouble === "failed"))
+    delete told.trouble;
 }
 
-function complaintsIn(told: ThingTold, words: string, around: string, thing: Named | undefined): void {
-  if (told.use === "unused" || told.trouble === "failed") return;
+function complaintsIn(
+  told: ThingTold,
+  words: string,
+  around: string,
+  thing: Named | undefined,
+  isUnused: boolean,
+): void {
+  if (told.use === "unused" || isUnused || told.trouble === "failed") return;
   const compared = words.replace(/\b(\w+er|more \w+|less \w+) than\b.*$/, (phrase) =>
     COMPARED.test(phrase) ? "" : phrase,
   );
@@ -174,8 +206,9 @@ function complaintsIn(told: ThingTold, words: string, around: string, thing: Nam
       continue;
     if (gives === "slow" && told.symptoms?.includes("clogged or slow")) continue;
     if (gives === "weak" && told.symptoms?.includes("dim or weak")) continue;
-    if (gives === "smells" && /\bsmell(s|ed)? of (gas|T)\b/.test(words)) continue;
+    if (gives === "smells" && /\bsmel(l|ls|led|t) (of )?(gas|T)\b/.test(words)) continue;
     if (gives === "slides" && told.symptoms?.includes("loose")) continue;
+    if (gives === "slides" && /\b(i|we|me) (slid|slipped)\b/.test(words)) continue;
     if (gives === "fragile" && told.symptoms?.includes("worn thin")) continue;
     if (
       gives === "fiddly or awkward" &&
@@ -200,10 +233,7 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
   const unused = UNUSED.exec(words);
   // Why it stayed unused is said in the same breath, or just after.
   const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
-  const why =
-    unused || told.use === "unused"
-      ? later.map((each) => WHYS.find(({ is }) => is.test(each))).find((each) => each !== undefined)
-      : WHYS.find(({ is }) => is.test(words));
+  const why = unused || told.use === "unused" ? whyIn(later) : WHYS.find(({ is }) => is.test(words));
   if (unused && !told.exit && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
     told.use = "unused";
     delete told.complaints;
@@ -211,12 +241,23 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
     if (why) told.why = why.gives;
     return;
   }
-  if (/\bforgot (i had|about) (it|them|T)\b/.test(words)) {
+  if (
+    /\bforgot (that )?(i had|about|i took|i brought) ?(it|them|T|that|those)?$|\bT i forgot( about)?\b/.test(
+      words,
+    )
+  ) {
     told.use = "unused";
     told.why = "forgot it";
     return;
   }
   if (thing && thing.pieces > 1 && /\b(too|far too) many\b/.test(words)) told.why = "too much of it";
+  if (
+    thing &&
+    /^(and |but |so )*(its |thats |that is |there is |there was |it is )?(far |much |way )?too much( in (it|there|that)| altogether| for (me|one|us)( person)?| as well| of it)*$/.test(
+      words,
+    )
+  )
+    told.why = "too much of it";
   if (HARDLY.test(words)) {
     told.use = "hardly";
     if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
@@ -228,9 +269,19 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
     !isNegated(words, used.index) &&
     !/\bused (up|to)\b/.test(words) &&
     !told.exit &&
+    !(thing?.jobs.includes("treat water") && /\bslept\b/.test(words)) &&
     !/\bworn (out|thin|through)\b/.test(words)
   )
     told.use = "used";
+}
+
+/** Of several reasons that another did the job, said anywhere, tells more than that it was too much. */
+function whyIn(clauses: readonly string[]): (typeof WHYS)[number] | undefined {
+  const found = clauses.flatMap((each) => WHYS.find(({ is }) => is.test(each)) ?? []);
+  const first = found[0];
+  return first?.gives === "too much of it"
+    ? (found.find(({ gives }) => gives === "another did the job") ?? first)
+    : first;
 }
 
 /** Is what stands at a place denied: by a word shortly before it in the same clause? */
@@ -307,12 +358,17 @@ function exitIn(words: string, thing: Named | undefined, told: ThingTold): Thing
   for (const [how, pattern] of EXITS) {
     const match = pattern.exec(words);
     if (!match || isNegated(words, match.index)) continue;
-    if (how === "lost" && (told.pieces !== undefined || /\blost (its |the )?(loft|air|charge)\b/.test(words)))
+    if (
+      how === "lost" &&
+      (told.pieces !== undefined ||
+        /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
+    )
       continue;
     if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b/.test(words)) continue;
     if (
       how === "worn out" &&
       thing &&
+      !/\b(is|was|are|were) worn out\b/.test(words) &&
       !["walk", "socks", "balance", "base clothing", "camp shoes", "spare clothing"].some((job) =>
         thing.jobs.includes(job),
       )

@@ -6,55 +6,6 @@ import type { Complaint, ExitHow, Felt, OwnerCall, Symptom, WhyUnused } from "..
  * each thing that is named stands as `T`. Common practice, no source.
  */
 
-/** Other words that people use for what stands in a thing's name. */
-export const WORDS_FOR: Readonly<Record<string, readonly string[]>> = {
-  thick: ["fat", "wide"],
-  thin: ["slim", "skinny"],
-  big: ["large", "bigger", "biggest"],
-  small: ["little", "smaller", "tiny"],
-  warm: ["thick"],
-  umbrella: ["brolly", "schirm"],
-  torch: ["headlamp", "headlight", "lamp", "stirnlampe"],
-  lamp: ["headlamp", "torch", "light"],
-  pad: ["mat", "mattress"],
-  mat: ["pad", "mattress"],
-  stakes: ["pegs"],
-  pegs: ["stakes"],
-  jacket: ["coat", "shell"],
-  shell: ["jacket"],
-  bag: ["schlafsack"],
-  tent: ["zelt"],
-  pack: ["rucksack", "backpack"],
-  bottle: ["flask"],
-  gloves: ["glove", "mittens"],
-  mitts: ["mitt", "mittens", "gloves"],
-  stove: ["burner", "cooker"],
-  bank: ["powerbank"],
-  novel: ["book", "paperback"],
-  paperback: ["book", "novel"],
-  book: ["novel", "paperback"],
-};
-
-/** Words for a sort of thing, by its kind. */
-export const KIND_WORDS: Readonly<Record<string, string>> = {
-  puffy: "insulated jacket",
-  "down jacket": "insulated jacket",
-  schlafsack: "sleeping bag",
-  "sleeping bag": "sleeping bag",
-  zelt: "tent",
-  stirnlampe: "head torch",
-  brolly: "umbrella",
-  headlamp: "head torch",
-  rucksack: "pack",
-  backpack: "pack",
-  book: "book",
-  drybag: "dry bag",
-  shoes: "trail shoes",
-  bank: "power bank",
-  glasses: "sunglasses",
-  shades: "sunglasses",
-};
-
 /** Short and foreign forms, and letters swapped so often that they are words by now. */
 export const PLAIN_FORMS: Readonly<Record<string, string>> = {
   nxt: "next",
@@ -145,6 +96,9 @@ const isStove = ({ kind }: { readonly kind: string }) => kind === "stove";
 const isRain = ({ jobs }: { readonly jobs: readonly string[] }) =>
   jobs.includes("stay dry") || jobs.includes("legs dry") || jobs.includes("keep kit dry");
 
+const isHard = (kind: string) =>
+  ["bottle", "mug", "pot", "poles", "sunglasses", "phone", "head torch"].includes(kind);
+
 /** What is seen to be wrong with a thing. */
 export const TROUBLES: readonly TroubleRow[] = [
   {
@@ -180,7 +134,10 @@ export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
       /\blets? (the |in )?(rain|water|wet|damp|it)? ?(in|through)\b/,
-      /\bdrip(s|ped|ping)?\b/,
+      /\b(mists?|sprays?|sweats?) through\b/,
+      /\b(water|rain|wet) (got|gets|came|comes|went|ran|finds its way) (in|inside|through)\b/,
+      /\bsoaked (to|from) the\b/,
+      /(?<!\bthe )\bdrip(s|ped|ping)?\b/,
       /\bpuddles?\b/,
       /\bcame through\b/,
       /\bcomes through\b/,
@@ -208,7 +165,8 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   {
     is: anyOf(
-      /\blost (its |the )?loft\b/,
+      /\blost (its |the |some |most of its |a bit of |all its )?loft\b/,
+      /\blost (some|much|most) of its loft\b/,
       /\bloft (is |has )?gone\b/,
       /\bclump(s|ed|y|ing)?\b/,
       /\bflatter\b/,
@@ -237,17 +195,18 @@ export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
       /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b/,
-      /\b(zip|zipper|buckle|clip|slider)\b.*\b(broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+      /\b(zip|zipper|buckle|clip|slider)\b.*\b(skips?|runs off|undone|parts|opens|open|broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
     ),
     symptom: "zip or buckle",
     trouble: "damaged",
   },
   {
     is: anyOf(
-      /\bsoles?\b.*\b(peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b/,
+      /\b(mid ?)?soles?\b.*\b(fold(ed|s)?|collaps\w+|crack(ed|s)?|peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b/,
       /\b(peel\w*|flapping|loose) soles?\b/,
       /\bsoles? (are |is )?through\b/,
-      /\btread (is |has )?(gone|worn|bald)\b/,
+      /\btread (is |has |are )?(gone|worn|bald|smooth)\b/,
+      /\b(lugs?|cleats?|studs?|treads?) (is |are |have |has )?(nearly |almost |all |half )?(flat|gone|worn|smooth|rounded)\b/,
       /\bbald\b/,
     ),
     symptom: "sole or tread",
@@ -266,7 +225,9 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   {
     is: anyOf(
-      /\bworn (thin|through)\b/,
+      /\bworn (thin|through|so thin)\b/,
+      /\b(are|is|gone|wearing|as) thin as\b/,
+      /\bsee - through\b/,
       /\bthreadbare\b/,
       /\bsee through\b/,
       /\bgone thin\b/,
@@ -276,8 +237,16 @@ export const TROUBLES: readonly TroubleRow[] = [
     trouble: "damaged",
   },
   {
+    is: /\b(split|burst|crack(s|ed)?)\b/,
+    symptom: "broken",
+    trouble: "damaged",
+    only: ({ kind, jobs }) => isHard(kind) || jobs.includes("cook"),
+  },
+  {
     is: anyOf(
       /\btor(e|n)\b/,
+      /\btearing\b/,
+      /\bcame (open|unstitched|undone)\b/,
       /\bripp?(ed|s)?\b/,
       /\btears?\b(?! (up|drop))/,
       /\ba rip\b/,
@@ -290,7 +259,8 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   {
     is: anyOf(
-      /\b(a )?holes?\b/,
+      /(?<!\b(?:last|belt|button) )\bholes?\b/,
+      /\bthrough at (the |both |one )/,
       /\bholed\b/,
       /\bpinholes?\b/,
       /\bburnt? (a |through|hole)\b/,
@@ -326,13 +296,20 @@ export const TROUBLES: readonly TroubleRow[] = [
     trouble: "damaged",
   },
   { is: /\bmould(y|ed)?\b|\bmold(y)?\b|\bmildew\w*|\bspotty\b|\bblack spots\b/, symptom: "mould" },
-  { is: /\bloose(ned|ns)?\b|\bkeeps? slipping\b|\bwobbl\w+|\brattles\b/, symptom: "loose" },
-  { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bmuddy\b|\bblack with\b/, symptom: "dirty" },
+  {
+    is: /\bloose(ned|ns)?\b|\bkeeps? slipping\b|\bwobbl\w+\b(?! (on|over|in) (the|shingle|stones|rock))|\brattles\b/,
+    symptom: "loose",
+  },
+  { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bblack with\b/, symptom: "dirty" },
 ];
 
 /** It stopped doing its job. */
 export const FAILED =
-  /\b(died|dead|packed up|gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for|useless now|broken for good|quit|no use|no good( any more)?|no longer works?)\b/;
+  /\b(died|dead|packed up|(?<!\b(?:i|we) )gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for(?! (the |my )?T)|useless now|broken for good|quit|no (earthly )?use|no good( any more)?|no longer works?|that was that|that was the end|end of (it|that|them)|did(nt| not) keep the (rain|water|wet|wind) out|is finished|are finished|not one more|beyond (repair|mending)|packed in|came to nothing|stayed dead|no good after)\b/;
+
+/** Parts of things. */
+export const PARTS =
+  /\b(igniter|piezo|valve|hose|lid|button|lock|cap|strap|buckle|handle|screen|cable|port|clip|cord|loop|toggle|tip|rib|ribs|arm|lens|tine|plug|switch|hinge|wire|nozzle|mouthpiece)\b/;
 
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
@@ -421,6 +398,10 @@ export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
   { is: /\b(in|on) (the )?(snow|ice)\b/, gives: "snow or ice" },
 ];
 
+/** Said of what did another thing's work. */
+export const DID_INSTEAD =
+  /\bT (was|were) (just as good|plenty|ample|enough|more than enough|quite enough)\b|\bT (did|does|do) (the job|it all|it|all|everything|for|both|the work)\b/;
+
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
   {
@@ -430,12 +411,18 @@ export const WHYS: readonly Row<WhyUnused>[] = [
       /\bcloud(y)?\b/,
       /\bnever rained\b/,
       /\bdidnt rain\b/,
+      /\bnever got (that |so |very )?(wet|cold|hot|dark|windy|bad)\b/,
       /\bno call for\b/,
       /\bnot needed\b/,
       /\bno need\b/,
       /\bnever (got |was )?cold enough\b/,
       /\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b/,
       /\bnever below\b/,
+      /\bnot at -?\d+ degrees\b/,
+      /\bnot (one|a|a single|an) (bear|midge|fly|flies|mosquito|tick|bug|drop|cloud|snowflake|patch of snow|gust|flake)\b/,
+      /\b(no|wasnt any|werent any|there was no|hardly any|not enough) (bears?|fl(y|ies)|mosquito(es)?|ticks?|heat|storms?|frosts?|river|bog|mud|water to|downpours?|showers?|clouds?)\b/,
+      /\b(a |the )?(stream|tap|spring|fountain|socket|hut|shop)s? (every|at every|all along|round every|by every)\b/,
+      /\b(dry|warm|mild|calm) (the whole|all|every|both|as a bone|throughout)\b/,
     ),
     gives: "no call for it",
   },
@@ -445,6 +432,12 @@ export const WHYS: readonly Row<WhyUnused>[] = [
       /\bdid it( all)?\b/,
       /\bwas enough\b/,
       /\bwere enough\b/,
+      /\b(was|were) (just as good|plenty|ample|more than enough|quite enough|warm enough)\b/,
+      /\bused (it |that )?for everything\b/,
+      /\bwhich is why\b/,
+      /\bwhen i had the T\b/,
+      /\b(did|does) (for|all|everything|it all|all of it|the lot|as well|just as well|the job of both)\b/,
+      /\b(my|the) \w+ (dried|kept|lit|held|carried) me\b/,
       /\b(the |my )?T (instead|did)\b/,
       /\bused the T instead\b/,
       /\beverything went in\b/,
@@ -469,7 +462,7 @@ export const WHYS: readonly Row<WhyUnused>[] = [
     gives: "uncomfortable",
   },
   {
-    is: /\btoo (much|many)\b|\bone too many\b|\bfar too (much|many)\b|\bmore than i need\b/,
+    is: /\btoo (much|many)\b|\bone too many\b|\bfar too (much|many)\b|\bmore (\w+ )?than (i|we|one|anybody|anyone|you) (need|needs|needed|used|could)\b/,
     gives: "too much of it",
   },
   {
@@ -482,23 +475,28 @@ export const WHYS: readonly Row<WhyUnused>[] = [
       /\bas it should be\b/,
       /\bfor emergencies\b/,
       /\binsurance\b/,
+      /\bhow i like it\b/,
       /\bfor the day\b/,
+      /\bfor (an )?emergency\b/,
+      /\b(glad|happy) (of that|to say i|about that|i did ?not|not to|it stayed)\b/,
+      /\b(thank|thanks) (heaven|god|goodness|the lord)\b/,
+      /\bnot go(ing)? without\b/,
       /\bglad i didnt\b/,
       /\bthank(fully| goodness)\b/,
     ),
     gives: "cover",
   },
   {
-    is: /\b(went|turned|came) (home|back) (early|before)\b|\bcut short\b|\bcut the trip\b|\bturned round\b/,
+    is: /\b(went|turned|came) (home|back) (early|before)\b|\bcut short\b|\bcut the trip\b|\bturned round\b|\bnever got (to|there|that far|as far)\b|\b(we|i) gave up\b|\bwent home before\b/,
     gives: "trip cut short",
   },
-  { is: /\bforgot (it|i had|about|them)\b|\bforgotten\b/, gives: "forgot it" },
+  { is: /\bforgot (it|i had|about|them|that i)\b|\bforgotten\b/, gives: "forgot it" },
 ];
 
 /** The owner's own calls. */
 export const CALLS: readonly Row<OwnerCall>[] = [
   {
-    is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|no more T|done with T)\b/,
+    is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|(it|that|T|they|those|these|this)( one)? (stays?|can stay|is staying|goes back) (at )?home|leav(e|ing) (it|that|them|those|T|the T) (at home|behind|in the \w+)|to leave (behind|at home|out)|(should|shouldve|could) (have )?(stayed|been left)|could go\b|shouldve stayed|has had its last|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|done with (it|T)|not (coming|going) again|last time (it|they) (came|come))\b/,
     gives: "leave",
   },
   {
@@ -510,7 +508,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "bring when",
   },
   {
-    is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that) again|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (the )?(it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/,
+    is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that|those|these|T|the T) again|take (it|them|that|those) again|comes? (along )?(again|every time)|coming again|always (comes|come) along|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (the )?(it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/,
     gives: "bring again",
   },
   {
@@ -518,7 +516,10 @@ export const CALLS: readonly Row<OwnerCall>[] = [
       /\b(needs?|must|has to|have to|want(s)?|to be) (be )?(mend(ed|ing)?|sew(n|ing)?|fix(ed|ing)?|repair(ed|ing)?|seal(ed|ing)?|see(n)? to|a (stitch|mend|service|clean))\b/,
       /\b(fix|mend|repair|sew) (it|them|that) (at home|when|before|properly)\b/,
       /\bto the (mender|cobbler|tailor|shop for repair)\b/,
-      /\bneeds fixing\b/,
+      /\bneeds? (fixing|mending|sewing|sealing|stitching|seeing to|repairing|looking at|a patch)\b/,
+      /\b(must|have to|ill|i should|needs to|has to|got to) (sew|mend|fix|repair|patch|glue|seal|stitch|restitch|be (sewn|mended|fixed|repaired|sealed|glued|looked at))\b/,
+      /\b(have|need|want) to look at (it|that|them)\b/,
+      /\btake (it|that|them) apart and\b/,
       /\bput (it )?right\b/,
     ),
     gives: "fix",
@@ -527,16 +528,21 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     is: anyOf(
       /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b/,
       /\b(needs?|wants?) (replacing|to be replaced)\b/,
-      /\breplace (it|them|that)\b/,
+      /\breplac(e|ing) (it|them|that|those|these|T|the T)\b/,
+      /\b(i|ill|must|time to|have to|need to|going to) (get|buy) (a |some )?new\b/,
+      /\bon (its|their) last legs\b/,
+      /\bneed (a |an |some )?(proper|decent|better|working|real) (one|ones|T)\b/,
       /\bnew (ones?|pair) (next|before|for)\b/,
     ),
     gives: "replace",
   },
   {
     is: anyOf(
-      /\b(try|find|get|want|look for) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b/,
+      /\b(try|find|get|want|look for|need|id like|like) (something|anything|some|another|a different|a lighter|a warmer|a better|something else)( else| one| sort)?\b/,
       /\bnext time (something|another|a different|a (thicker|lighter|warmer|better))\b/,
-      /\bsomething (thicker|lighter|warmer|better|else)\b/,
+      /\bsomething (thicker|lighter|warmer|better|else|smaller|bigger|simpler|quieter|drier|softer|sturdier)\b/,
+      /\b(ill|i want to|want to|going to) try (another|something|a)\b/,
+      /\bwant another( one| sort)?\b/,
     ),
     gives: "try something else",
   },
@@ -558,7 +564,7 @@ export const FELTS: readonly Row<Felt>[] = [
 export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
   { is: /\b(washed|rinsed|laundered)\b/, gives: "wash" },
   {
-    is: /\b(backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|clean(ed)?|descal(ed)?|lub(ed|ricated)|proof(ed)?|soaked it|serviced)\b/,
+    is: /\b(backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|cleaned|clean (it|them|that|the)|descal(ed)?|lub(ed|ricated)|proof(ed)?|soaked it|serviced)\b/,
     gives: "service",
   },
   {
@@ -574,13 +580,14 @@ export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
 /** Patched up on the way, where the harm is told with it. */
 export const PATCHED =
   /\b(patch(ed)?|tap(ed)( up)?|sew(ed|n)|stitch(ed)?|glu(ed)|pinn(ed)|pins|tied (it|a|up|off)|wired|mended|darned|cord (does|did|holds)|with (tape|pins|cord|string|a pin|floss)|kept it shut|shut it|safety pins?|held with|does it now|splint(ed)?|bodged|fixed (it )?with|a stone)\b/;
-export const WENT_WITHOUT = /\b(did|do|went|go|managed|doing|going) without\b|\bnothing instead\b/;
+export const WENT_WITHOUT =
+  /\bate cold\b|\bcold (suppers?|meals?|dinners?|food)\b|\b(did|do|went|go|managed|doing|going) without\b|\bnothing instead\b/;
 
 export const NEGATION =
   /\b(not|no|never|nothing|none|without|didnt|doesnt|dont|wasnt|werent|isnt|arent|hasnt|havent|hadnt|wont|couldnt|cant|neither|nor|nobody|hardly|barely)\b/;
 /** What is wished, feared, planned, or nearly happened tells nothing. */
 export const NOT_SO =
-  /\b(if|unless|would|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
+  /\b(if|unless|would(?! not)|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
 /** What is only compared with. */
 export const COMPARED =
   /\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|nicer|quieter|drier|rather) (than )?\b/;
@@ -609,17 +616,42 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   quarter: 0.25,
 };
 
+/** After "never", what says nothing of use. */
+const NO_USE =
+  "(?!(?:let|went|go|had|have|lost|lose|miss|missed|fail|failed|leak|leaked|rub|rubbed|hurt|want|wanted|like|liked|love|loved|" +
+  "mind|minded|feel|felt|notice|noticed|trust|trusted|wash|washed|mend|mended|clean|cleaned|dry|dried|stop|stopped|charge|" +
+  "charged|know|knew|think|thought|get|got|see|saw|find|found|regret|regretted|cost|weigh|weighed|freeze|froze|tear|tore|" +
+  "break|broke|work|worked|fit|fitted|close|closed|keep|kept|hold|held|look|looked|did|do|be|was|come|came|happen|happened)\\b)";
+
 /** It stayed in the pack. */
 export const UNUSED = anyOf(
+  // "Never wetted it", "the hammock I never hung": whatever one does with it.
+  new RegExp(
+    `\\b(never|didnt|did not) (?:once |really |even )?${NO_USE}\\w+ (it|them|that|those)(?: (?:once|at all|up|out|on|open|either|any more))*$`,
+  ),
+  new RegExp(
+    `^(?:and |but |so )*(?:the |my )?T (?:which |that )?(i|we) (never|didnt)(?: once| even)? ${NO_USE}\\w+`,
+  ),
+  new RegExp(`^(?:which|that|it|them|those) (i|we) (never|didnt)(?: once| even)? ${NO_USE}\\w+`),
+  /\bT (never|not once|not at all|neither|stayed)$/,
+  /^(neither|none)( of (them|it|those|these))?( never| of it)* (came|come|left|got|used|opened|worn|saw|was|were)\b(?! (bad|wet|broken|damaged))/,
+  /\bneither( of them)?$/,
+  /\bsat (in|at) (the |my )?(T|pack|bag|bottom|car|side|boot|lid|pocket)\b/,
+  /\bcame (home|back) (as (dry|clean|new|full)|unused|clean|folded|full|dry|untouched|sealed|unopened|as it (went|left))\b/,
+  /\bnot (one|a) (thing|use|outing)\b/,
+  /\b(carried|lugged|hauled|took) (it|them|that|those|the T|T) (the whole way |all the way |all week |round |along )?for nothing\b/,
+  /\bdead weight\b/,
+  /^nothing needed (it|them|that)$/,
+
   /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$/,
   /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b/,
-  /\bunused\b/,
+  /\bun(used|opened|worn|read|lit|packed|needed)\b/,
+  /^never$/,
   /\buntouched\b/,
   /\bnever (left|came|got|saw|opened|out)\b/,
   /\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b/,
   /\bno need (for|of)\b/,
   /\bno call for\b/,
-  /\bcame home (as dry|unused|clean|folded)\b/,
   /\bnot (a|one) (page|once|time)\b/,
   /\bnot read\b/,
   /\bnot (used|worn|opened|needed|touched|lit)\b/,
@@ -631,16 +663,39 @@ export const HARDLY = anyOf(
   /\b(hardly|barely|scarcely) (used|wore|opened|touched|needed)\b/,
   /\b(used|wore|opened|came out|needed|out)( the| my)?( it| them| T)? (just |only )?(once|twice)\b/,
   /\b(only|just) (once|twice)\b/,
+  /^(once|twice)$/,
+  /\b(used|wore|worn|lit|read|hung|pitched|opened|played|on|cooked (on|in) it) (just |only |exactly )?(once|twice)\b/,
+  /^(T |it |them |the |a |some )*(hardly|barely|scarcely)( (a|two|one|three|at all|used|touched|opened|worn)\b.*)?$/,
+  /\bT (hardly|barely)( two| a| one)?\b/,
+  /\bgot (it|them) out (once|twice)\b/,
 );
 
 /** It was used. */
 export const USED = anyOf(
-  /\b(used|using|wore|worn|wear (it|them) every|slept (in|on|under)|lay (in|on|under)|cooked (in|on)|ate (from|with|off)|lived in|on the go|walked in|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|drank (from|through)|cooked on|sat (on|in)|did it all|did it|mine)\b/,
+  /\b(used|using|wore|(do|did|could) (really )?use (it|them|that|those|both)|worn|wear (it|them) every|lived in|on the go|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|did it all|did it|mine)\b/,
+  // Of what is named there or spoken of, not "ate off my knees".
+  /\b(slept|sleep|lay|cooked|ate|walked|sat|stood|drank|climbed|swam|boiled) (\w+ )?(in|on|under|off|from|with|through|by|out of)( (that|it|them|those|both|the T|my T|T|all|every)\b|$)/,
+  /\bdrank (everything|all|it|tea|coffee|water)? ?(through|from|out of) (it|them|the T|T|my T)\b/,
+  /^(?:and |but )*(?:the |my )?T (i|we) (do|did|also|really|only)? ?(used|wore|wear|use|read|lit|slept|cooked|played|carried|had on|put on|hung|pitched|drank|ate|sat|lived)\b/,
+  /\b(read|played|lit|hung|pitched|unrolled) (it|that|them)\b/,
+  /\bcarried (everything|it all|the lot|all of it|the load)\b/,
+  /\b(kept|keeps) (me|us|everything|it all|the rain|the wind|my \w+|the \w+|me and \w+) (dry|warm|out|off|going|cool|alive)\b/,
+  /\b(was|were|stayed|slept) (dry|warm) in (it|that|them)\b/,
+  /\b(made|saved) (the|my|our) (trip|weekend|week|walk|day|night|holiday)\b/,
+  /\b(was|were|been) (all )?(fine|good|great|perfect|wonderful|lovely|brilliant|excellent|superb|marvellous|faultless|flawless|a joy|a treat|spot on|no trouble)\b/,
+  /\b(worked|did) (fine|well|perfectly|great|a treat|beautifully|their job|its job|their bit|its bit|what it should|as it should)\b/,
+  /\b(no|not a single) (complaints?|trouble|blisters?|bother)\b/,
+  /\bnothing (bad )?to (say|report)( against)?\b|\bnothing against\b/,
+  /\bstood( it)? (up to|all|through|firm)\b|^it stood\b/,
+  /\bmade (good|lovely|fine|great|proper|decent) \w+/,
+  /\b(whole|entire) (way|time|trip|week|weekend)\b|\ball the (way|time)\b|\b(both|each|all (two|three|four|five|six|seven|\d+)|every) (days?|nights?|evenings?|mornings?)\b/,
+  /\bin my (hands?|hand)\b/,
   /\bT for (sun|shade|rain|warmth)\b/,
   /\bglad (of|to have|i had)\b/,
   /\ball day\b/,
-  /\bevery (day|night|evening|morning)\b/,
-  /\bwore\b/,
+  /\bT on (from|every|all|both|the whole|most|for) /,
+  /\bevery (single )?(day|night|evening|morning|meal|stream|camp|time)\b/,
+  /\bslept (very |so )?well\b/,
 );
 
 /** How a thing left before the end, the surer words first. */
@@ -657,6 +712,7 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
       /\bbox (back )?home\b/,
       /\b(sent|posted|mailed)( the| my)? T (back|home)\b/,
       /\bin the post\b/,
+      /\b(in )?(the |that )same (parcel|box)\b/,
     ),
   ],
   [
@@ -665,7 +721,8 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
       /\b(gave|given|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (?!my|our|me|us|wear|use|try)\w+\b)/,
       /\b(left|went)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|another)\b)/,
       /\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b/,
-      /\bgave \w+ (the |my )?T\b(?!.*\bback\b)/,
+      /\bgave (?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\bback\b)/,
+      /\bleft (it |them |that )?for (the next|somebody|someone|others|whoever|anyone|another|a)\b/,
     ),
   ],
   [
@@ -678,6 +735,17 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
     /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
   ],
 ];
+
+/** What was lacking, as its first group. */
+export const MISSED: readonly RegExp[] = [
+  /\bwhat (?:did )?(?:i|we) (?:really |most )?miss(?:ed)?(?: most)?(?: was| were| is)? ?(?:,|:)? ?(.+)$/,
+  /\b(?:thing|things) (?:i|we) (?:really |most )?missed(?: was| were| is)? ?(?:,|:)? ?(.+)$/,
+  /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/,
+  /\bwant(?:ed)? (.+?) next time\b/,
+  /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/,
+];
+/** A clause that tells of it. */
+export const MISSING = /\b(miss(ed)?|needed|wish(ed)?|should(ve| have)?|would(ve)?|want(ed)?)\b/;
 
 /** "Missed" and "needed" where no thing was wanted. */
 export const NOT_MISSED = anyOf(
