@@ -22,7 +22,7 @@ const PHRASES: readonly (readonly [RegExp, (match: RegExpExecArray) => Amount])[
   ],
   [
     new RegExp(
-      `\\b${FUEL} (?:at |is |: ?|, )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`,
+      `\\b${FUEL} (?:at |is |: ?|, |nearly |almost |low |out |maybe |about |around |roughly |just |only |still |left )*(?:down to )?(\\d+(?:\\.\\d+)?) ?(g|kg|ml|l|oz|%)(?: left| remaining)?`,
     ),
     (m) => amount(sortOf(nth(m, 1)), "left", nth(m, 2), nth(m, 3)),
   ],
@@ -40,7 +40,7 @@ const PHRASES: readonly (readonly [RegExp, (match: RegExpExecArray) => Amount])[
   ],
   [
     new RegExp(
-      `\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
+      `(?<!T (?:is |was )?)\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
     ),
     (m) => amount(sortOf(m[1] ?? m[2] ?? nth(m, 3)), "left", "0", "%"),
   ],
@@ -59,13 +59,16 @@ const PHRASES: readonly (readonly [RegExp, (match: RegExpExecArray) => Amount])[
   ],
 ];
 
+/** What is bought is not what is left. */
+const BOUGHT = new RegExp(`\\b(?:bought|buy|new|another|fresh|picked up)(?: \\w+)? ${FUEL}\\b`);
+
 /** The amounts that a sentence tells. */
 export function amountsIn(plain: string): HeardAmount[] {
   const told = outAndBack(plain);
   if (told.length > 0) return told;
   const found: HeardAmount[] = [];
   for (const [pattern, read] of PHRASES) {
-    const match = pattern.exec(plain);
+    const match = pattern.exec(BOUGHT.test(plain) ? "" : plain);
     if (match && !(found.length > 0 && /^(?:no|out)/.test(match[0])))
       found.push({ fact: read(match), words: match[0] });
   }

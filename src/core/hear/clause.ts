@@ -237,7 +237,8 @@ const LEADS_ON: ReadonlySet<string> = new Set(
   ).split(" "),
 );
 
-const JOINS: ReadonlySet<string> = new Set([",", "and", "+", "&", "or"]);
+const PART_WORDS = /^(poles?|pegs?|stakes?|bag|cover|line|light|case|strap|cap|bottle)$/;
+const JOINS: ReadonlySet<string> = new Set([",", "and", "+", "&", "or", "plus"]);
 const ARTICLES: ReadonlySet<string> = new Set(["the", "my", "a", "an", "our", "both", "also", "old"]);
 
 /** "Novel and chair", "rain trousers, vest": one group of things, of which the same is said. */
@@ -248,6 +249,11 @@ function grouped(units: readonly Unit[]): Unit[] {
     const last = out.at(-1);
     // "Sun hat sunscreen sunglasses", dictated: a list without its commas.
     if (last?.word === "T" && unit.word === "T") {
+      // "The tent pole": a part of the first.
+      if (PART_WORDS.test(unit.mentions[0]?.words ?? "")) {
+        out.push({ ...unit, word: unit.mentions[0]?.words ?? "part", mentions: [] });
+        continue;
+      }
       out[out.length - 1] = { ...last, last: unit.last, mentions: together(last.mentions, unit.mentions) };
       continue;
     }
@@ -333,7 +339,8 @@ function clausesOf(units: readonly Unit[]): Clause[] {
         units[n - 1] !== undefined &&
         /^\d+$/.test(nth(units, n - 1).word) &&
         /^\d/.test(next ?? ""));
-    if (beginsAnew(units, n, lastOf(clauses).units)) clauses.push({ units: [], opener: "" });
+    if (beginsAnew(units, n, lastOf(clauses).units))
+      clauses.push({ units: [], opener: SUBORDINATORS.has(unit.word) ? unit.word : "" });
     if (CUTS.has(unit.word) && !holds) clauses.push({ units: [], opener: unit.word });
     else lastOf(clauses).units.push(unit);
   }
@@ -349,12 +356,15 @@ const LONG_CLAUSE = 4;
 function beginsAnew(units: readonly Unit[], n: number, clause: readonly Unit[]): boolean {
   const [word, next, before] = [nth(units, n).word, units[n + 1]?.word ?? "", clause.at(-1)?.word ?? ","];
   if (/^(none|neither)$/.test(word) && before === "T") return true;
+  if (SUBORDINATORS.has(word) && clause.length > 1)
+    return next === "T" || (/^(the|my)$/.test(next) && units[n + 2]?.word === "T" && units.length > n + 3);
   if (word === "not" && clause.length > 0)
     return next === "T" || (/^(the|my)$/.test(next) && units[n + 2]?.word === "T");
   if (clause.length < LONG_CLAUSE || !/^(i|we|it|its|they|theyre|there|theres|im|ive)$/.test(word))
     return false;
   return !HOLDS_ON.has(before) && before !== "T";
 }
+const SUBORDINATORS: ReadonlySet<string> = new Set(["when", "until", "after", "before"]);
 /** Behind one of these what follows still belongs to it. */
 const HOLDS_ON: ReadonlySet<string> = new Set(
   (

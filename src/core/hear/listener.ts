@@ -23,13 +23,13 @@ import { ownerIn, type Mention, type Named } from "./things";
 import { toldIn, withWhom, type Around, type ThingTold } from "./told";
 
 /** Something came. */
-const CAME = /\b(bought|found|borrowed|picked up|gave me|lent me)\b/;
+const CAME = /\b(bought|had to buy|found|borrowed|picked up|gave me|lent me)\b/;
 /** Goes back to what is being spoken of. */
 const REFERS = /\b(it|its|them|they|theyre|those|that one|that|which)\b/;
 /** Beside a thing that a clause names: "took the fleece off under it". */
 const REFERS_TO_OTHER = /\b(of|in|into|on|with|under|over|inside|from|to|for) (it|them|that|those)\b/;
 /** A clause behind one of these tells of its own thing beside the one spoken of. */
-const SUBORDINATE: ReadonlySet<string> = new Set(["while", "because", "since", "cause", "cos", "whereas"]);
+const SUBORDINATE: ReadonlySet<string> = new Set(["while", "because", "since", "cause", "cos", "whereas", "when", "until", "after", "before"]);
 
 /** What a sentence speaks of, as it goes on. */
 interface Talk {
@@ -42,6 +42,9 @@ interface Talk {
   pending: { clause: Clause; told: ThingTold } | null;
   last: ThingTold | null;
 }
+
+/** How sure an amount is changes nothing about it. */
+const ROUGHLY = /\b(maybe|perhaps|nearly|almost|about)\b/g;
 
 /** Units of a line at most; what is longer is talk. */
 const LONGEST_LINE = 14;
@@ -175,13 +178,16 @@ export class Listener {
         ? this.namedIn(nth(clauses, n - 1))
         : [];
     if (aside.length > 0) talk.subject = aside;
-    const at = own.length > 0 ? own : talk.subject;
+    const about = own.length > 0 ? own : talk.subject;
+    const isOfSubject =
+      isBeside && own.length > 0 && this.isAside(clause) && this.harmIn(clause, n, talk, hasAmounts);
+    const at = isOfSubject ? talk.subject : about;
     const tolds = (at.length > 0 ? at : [undefined]).map((thing) =>
       toldIn(clause, n, thing, this.around(hasAmounts)),
     );
     const isEmpty = tolds.every((each) => Object.keys(each).length === 0);
     if (own.length > 0) {
-      if (isEmpty && talk.pending && !isBeside) {
+      if (isEmpty && talk.pending && !isBeside && !DID_INSTEAD.test(clause.words)) {
         this.tell(own, talk.pending.told, talk.pending.clause, clause);
         // "What never came out: the hat and the cream, …, and the net": the whole list.
         if (!words.includes(":")) talk.pending = null;
@@ -196,6 +202,12 @@ export class Listener {
       for (const [k, thing] of at.entries()) this.tell([thing], nth(tolds, k), clause);
       talk.last = sayableAgain(this.facts.get(nth(at, 0).id)?.told ?? told);
     } else talk.pending = { clause, told };
+  }
+
+  /** "Gaiters: strap snapped under the boot": harm told beside another thing is of what is spoken of. */
+  private harmIn(clause: Clause, n: number, { subject }: Talk, hasAmounts: boolean): boolean {
+    const told = toldIn(clause, n, subject[0], this.around(hasAmounts));
+    return (told.trouble ?? told.symptoms ?? told.complaints) !== undefined;
   }
 
   /** "Boots: mine, the soles are smooth", "hers are too small": whose of two, of what was named last; null: nobody's. */
@@ -374,6 +386,8 @@ export class Listener {
       /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/.test(plain)
     )
       return null;
+    if (/\bwish(ed)? (i )?(id|i had|had) left\b/.test(plain)) return null;
+    if (/\bT (was |were |got |is )?(really |badly |only )?(needed|missed)\b/.test(words)) return null;
     if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return null;
     const what = nounOf(nth(match, 1));
     if (!what) return null;
@@ -422,7 +436,7 @@ export class Listener {
     const plain = this.plainWords();
     const { words, units } = this.read;
     const bought =
-      /^(?:.*\b(?:i|we|had to|and) )?(bought|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(
+      /^(?:.*\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(
         plain,
       );
     const given =
@@ -432,6 +446,7 @@ export class Listener {
     const match = bought ?? given;
     if (
       !match ||
+      /\bT gave me\b/.test(words) ||
       NOT_SO.test(plain.slice(0, match.index + 12)) ||
       /\b(just |finally )?found (the|my|it|out|that|a way|no)\b/.test(plain.split(",")[0]!)
     )
@@ -439,7 +454,9 @@ export class Listener {
     const how = bought
       ? bought[1] === "picked up"
         ? "found"
-        : (bought[1] as "bought" | "found" | "borrowed")
+        : bought[1] === "had to buy"
+          ? "bought"
+          : (bought[1] as "bought" | "found" | "borrowed")
       : "given";
     const what = nounOf(bought ? nth(bought, 3) : given![2]!);
     const from = bought ? (bought[2] ?? bought[4]) : given![1];
@@ -514,6 +531,7 @@ export class Listener {
     if (!a || !b || a.id === b.id) return false;
     const forward = [
       /\b(swapped|changed|exchanged|traded) (out )?(the |my )?T (for|to|against|with) (the |my |a )?T\b/,
+      /\b(switched|changed|moved|went) from (the |my )?T (to|into|over to) (the |my )?T\b/,
       /\bT swapped (for|to) (the |my )?T\b/,
       /\breplaced (the |my )?T (with|by) (the |my )?T\b/,
       /\bT (off|out) ,? ?(the )?T (on|in)\b/,
@@ -561,7 +579,9 @@ export class Listener {
   // --- amounts
 
   private amounts(): boolean {
-    if (NOT_SO.test(this.read.words) && !/\bleft\b/.test(this.read.words)) return false;
+    if (NOT_SO.test(this.read.words.replaceAll(ROUGHLY, "")) && !/\bleft\b/.test(this.read.words)) return false;
+    // "The lighter is out of fuel": its own, not what is cooked with.
+    if (/\bT (is |was |ran |has run )?(out of|low on) /.test(this.read.words)) return false;
     const told = amountsIn(this.plainWords());
     for (const { fact, words } of told) {
       const spans = this.read.tokens.filter(({ plain }) => words.includes(plain));

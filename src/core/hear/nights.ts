@@ -41,7 +41,7 @@ export function nightsIn(
 const DEGREES = /(-?\d+(?:\.\d+)?) ?(?:° ?)?(degrees|c|f|°)(?![a-z])/;
 
 function oneNight(
-  { words, units }: ReadSentence,
+  { words, units, clauses }: ReadSentence,
   topic: readonly Named[],
   plain: string,
   meant: Meant,
@@ -50,8 +50,11 @@ function oneNight(
   const degrees =
     DEGREES.exec(words) ??
     /(?:^|[ ,(])(-\d+(?:\.\d+)?)(?= |$|,)/.exec(words) ??
-    /\bnights? (?:of|at|around|about) (-?\d+)\b/.exec(words);
-  const named = sleptIn(units, words, meant);
+    /\bnights? (?:of|at|around|about) (-?\d+)\b/.exec(words) ??
+    /\bnights?\b.*\bat (?:about |around |roughly )?(-?\d+)(?= ?$| ,)/.exec(words);
+  const beds = sleptIn(units, words, meant);
+  const worn = beds.length > 0 ? wornOrLainIn(clauses, meant) : [];
+  const named = [...beds, ...worn.filter((thing) => !isBed(thing) && !beds.includes(thing))];
   const isNight = /\bnights?\b|\bslept\b|\bsleep\b/.test(words);
   // "Too cold" is a complaint, unless a temperature makes a night of it.
   const felt = feltOf(degrees ? words : words.replaceAll(/\btoo (cold|hot|warm|cool)\b/g, ""));
@@ -188,8 +191,7 @@ function feltOf(words: string): Felt | null {
   const told = words
     .replaceAll(/\b(colder|warmer|cooler|hotter) than\b.*?(?=,|;|$)/g, "")
     .replaceAll(/\bnight of\b/g, "")
-    .replaceAll(/\b(cold|warm|hot) (nights|again)\b/g, "$1")
-    .replaceAll(/\bwarm enough\b/g, "");
+    .replaceAll(/\b(cold|warm|hot) (nights|again)\b/g, "$1");
   const row = FELTS.find(({ is }) => {
     const match = is.exec(told);
     return match && !isNegated(told, match.index);

@@ -1,6 +1,6 @@
 import { lastOf, nth } from "../sums/there";
 import type { Item } from "../model";
-import { KIND_WORDS, MAY_STAND_ALONE, NO_SLIP, NOT_ALONE, WORDS_FOR } from "../trade/words/naming";
+import { KIND_WORDS, MAY_STAND_ALONE, ONLY_PLURAL, NO_SLIP, NOT_ALONE, WORDS_FOR } from "../trade/words/naming";
 import { NUMBER_UNITS, ORDINALS } from "../trade/words/numbers";
 import { findKind } from "../trade/words/names";
 import { isTypoOf, type Token } from "./tokens";
@@ -99,7 +99,7 @@ export function namesOf(things: readonly Named[], text = ""): Names {
 export const numberMeant = (word: string): number | null =>
   ORDINALS[word] ?? NUMBER_UNITS[word] ?? (/^\d{1,2}$/.test(word) ? Number(word) : null);
 const means = (own: string, word: string) =>
-  single(own) === single(word) ||
+  (single(own) === single(word) && (own === word || !ONLY_PLURAL.has(own))) ||
   (/^\d{1,2}$/.test(own) && numberMeant(word) === Number(own)) ||
   (WORDS_FOR[own] ?? []).some((other) => single(other) === single(word));
 const isNear = (own: string, word: string) =>

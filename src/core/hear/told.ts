@@ -124,6 +124,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
       told.left = left[2] === "gone" || left[2] === "used" ? 1 - share : share;
     }
   }
+  if (thing && !hasAmounts && isEmptied(words, thing)) told.left = 0;
   const days = new RegExp(
     `\\b${NUMBER} (?:days?|times|evenings|nights) (?:out )?(?:of|in) (?:\\d+|a|two|three|four|five|six|seven|eight|nine|ten)\\b`,
   ).exec(words);
@@ -137,6 +138,11 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
   if (counted) told.days = numberOf(counted[1]) ?? undefined!;
 }
 
+/** What is used up is empty; a bottle or a battery that is, is not used up. */
+const isEmptied = (words: string, { jobs }: Named) =>
+  /\b(T|it|its|they|theyre) (is |are |was |ran |has run )?(now )?(out|out of (fuel|gas|juice)|used up|empty|all gone)$/.test(words) &&
+  !jobs.some((job) => /carry|power|light|shelter|sleep/.test(job));
+
 /** "One pair is through at the heels", of several: so many of them, and the others still go. */
 function piecesHarmed(told: ThingTold, words: string, thing: Named | undefined): void {
   if (!thing || thing.pieces < 2 || told.pieces !== undefined || !(told.trouble ?? told.exit)) return;
@@ -149,6 +155,9 @@ function piecesHarmed(told: ThingTold, words: string, thing: Named | undefined):
   delete told.exit;
 }
 
+/** Held against another thing; "dimmer than last year" is the thing itself. */
+const OTHER_THAN = /\b\w+er than (?!last|it|before|usual|ever|in|when|new|they|at|on)(the |my |a )?\w+.*$/;
+
 function troublesIn(
   told: ThingTold,
   words: string,
@@ -156,7 +165,7 @@ function troublesIn(
   around: string,
   hasAmounts: boolean,
 ): void {
-  const compared = words.replace(/\b\w+er than (the |my |a )?\w+.*$/, "");
+  const compared = words.replace(OTHER_THAN, "");
   for (const { is, trouble, symptom, only } of TROUBLES) {
     if (only && (!thing || !only(thing))) continue;
     const match = is.exec(compared);
@@ -234,7 +243,7 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
   // Why it stayed unused is said in the same breath, or just after.
   const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
   const why = unused || told.use === "unused" ? whyIn(later) : WHYS.find(({ is }) => is.test(words));
-  if (unused && !told.exit && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
+  if (unused && !told.exit && told.pieces === undefined && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
     told.use = "unused";
     delete told.complaints;
     delete told.on;
@@ -316,6 +325,8 @@ export function withWhom(words: string, around: string): string | undefined {
   const match =
     /\b(?:shared?|split) (?:the |my )?T (?:with|between (?:me and )?) ?(\w+)/.exec(words) ??
     /\blent (?:the |my )?T to (\w+)/.exec(words) ??
+    /\bgave (?!the\b|my\b|it\b|me\b)(\w+) (?:the |my )?T to carry/.exec(words) ??
+    /\blent (?!the\b|my\b|it\b|me\b)(\w+) (?:the |my )?T\b/.exec(words) ??
     /^(\w+) (?:has|had|carries|carried|takes|took over|is carrying) (?:the |my |our )?T\b/.exec(words) ??
     /\bT (?:is |was |rides )?in (\w+) 's\b/.exec(words) ??
     /^(\w+) (?:and|&) (?:me|i) (?:take turns|share|shared)/.exec(around);
@@ -353,18 +364,23 @@ function frostOf(words: string, thing: Named | undefined): ThingTold["frost"] {
   return "froze";
 }
 
+/** "The bag lost feathers": what it lost is no loss of it. */
+const SHEDS = /\bT (?:has |have )?lost (?!in\b|on\b|at\b|somewhere|near\b|by\b|to\b|over\b|for\b|again|yesterday|today|day\b|off\b|under\b|km\b)\w/;
+
 function exitIn(words: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
   for (const [how, pattern] of EXITS) {
     const match = pattern.exec(words);
     if (!match || isNegated(words, match.index)) continue;
+    if (how === "lost" && SHEDS.test(words)) continue;
     if (
       how === "lost" &&
       (told.pieces !== undefined ||
         /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
     )
       continue;
-    if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b/.test(words)) continue;
+    if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b|\b(for collection|to (collect|pick up|fetch)|overnight|for the day|till|until)\b/.test(words))
+      continue;
     if (
       how === "worn out" &&
       thing &&

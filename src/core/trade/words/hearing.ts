@@ -51,7 +51,7 @@ export const IDIOMS: readonly RegExp[] = [
   /\bshots? of (?!T)/,
   /\bcracked on\b.*/,
   /\bpegged it\b.*/,
-  /\bcap on (the|a) \w+\b.*/,
+  /\bcap on (the|a) (day|week|trip|evening|costs?|spending|whole)\b.*/,
   /\bboot of (the|a) (bus|car|van)\b.*/,
   /\b(gas|petrol|fuel) (station|pump|shop)\b.*/,
   /\b(novel|warm|cool) (idea|welcome|reception)\b.*/,
@@ -66,6 +66,7 @@ export const IDIOMS: readonly RegExp[] = [
   /\b(bent|bending) (down|over)\b/,
   /\bfroze (my|our) (fingers|hands|feet|toes|nose|backside|bum)( off)?\b/,
   /\btorn between\b/,
+  /\b(lost|losing) (my|our|his|her) (way|bearings|temper|balance|appetite|footing|nerve|mind|voice)\b/,
 ];
 
 interface Row<Gives> {
@@ -141,7 +142,7 @@ export const TROUBLES: readonly TroubleRow[] = [
       /\bpuddles?\b/,
       /\bcame through\b/,
       /\bcomes through\b/,
-      /\bsoaked (through|me)\b/,
+      /\bsoaked (right |straight |clean )?(through|me)\b/,
       /\bseep(s|ed)\b/,
     ),
     symptom: "lets water in",
@@ -157,7 +158,7 @@ export const TROUBLES: readonly TroubleRow[] = [
     is: /\bwet(s|ted)? (out|through)\b|\bdoesnt bead\b|\bno longer beads?\b|\b(never|not) beads?\b|\bdamp again\b/,
     symptom: "wets out",
   },
-  { is: /\bclog(s|ged|ging)?\b|\bsilted\b|\bblocked\b/, symptom: "clogged or slow" },
+  { is: /\bclog(s|ged|ging)?\b|\bdribbl\w+|\b(barely|hardly|no longer|wont|doesnt) flow(s|ing)?\b|\bsilted\b|\bblocked\b/, symptom: "clogged or slow" },
   {
     is: /\bslow(er|ly)?\b|\b(takes?|took) (\d+|ten|five|an?|for) (min|minutes?|ages|ever|hour|age)\b|\btrickl\w+/,
     symptom: "clogged or slow",
@@ -171,6 +172,7 @@ export const TROUBLES: readonly TroubleRow[] = [
       /\bclump(s|ed|y|ing)?\b/,
       /\bflatter\b/,
       /\bno loft\b/,
+      /\b(isnt|not|no longer|less) (as |so )?(lofty|puffy|fluffy)\b/,
       /\b(flat|thin) as a\b/,
     ),
     symptom: "lost loft",
@@ -195,7 +197,7 @@ export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
       /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b/,
-      /\b(zip|zipper|buckle|clip|slider)\b.*\b(skips?|runs off|undone|parts|opens|open|broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+      /\b(zip|zipper|buckle|clip|slider)\b.*\b(missing|teeth|skips?|runs off|undone|parts|opens|open|broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
     ),
     symptom: "zip or buckle",
     trouble: "damaged",
@@ -226,6 +228,7 @@ export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
       /\bworn (thin|through|so thin)\b/,
+      /\bworn out (at|on|along|under) (the )?(cuffs?|elbows?|knees?|shoulders?|seat|hem|heels?|edges?)\b/,
       /\b(are|is|gone|wearing|as) thin as\b/,
       /\bsee - through\b/,
       /\bthreadbare\b/,
@@ -246,6 +249,7 @@ export const TROUBLES: readonly TroubleRow[] = [
     is: anyOf(
       /\btor(e|n)\b/,
       /\btearing\b/,
+      /\bpulled (out|off|away)\b/,
       /\bcame (open|unstitched|undone)\b/,
       /\bripp?(ed|s)?\b/,
       /\btears?\b(?! (up|drop))/,
@@ -260,6 +264,7 @@ export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
       /(?<!\b(?:last|belt|button) )\bholes?\b/,
+      /\b(gone|through|out) at the (toes?|heels?|knees?|elbows?|seat|crotch)\b/,
       /\bthrough at (the |both |one )/,
       /\bholed\b/,
       /\bpinholes?\b/,
@@ -273,13 +278,15 @@ export const TROUBLES: readonly TroubleRow[] = [
     trouble: "damaged",
   },
   {
-    is: /\bmend(y|ed)? bent\b|\bbent\b|\bbends\b|\bkinked\b|\bcrooked\b/,
+    is: /\bmend(y|ed)? bent\b|\bbent\b|\bbends?\b(?! down)|\bkinked\b|\bcrooked\b/,
     symptom: "bent",
     trouble: "damaged",
   },
   {
     is: anyOf(
       /\bsnapped\b/,
+      /\b(blew|blown|turned|flipped) inside out\b/,
+      /\b(ribs?|spokes?) (is |are |has |have )?(gone|bent|out)\b/,
       /\bbroke(n)?\b(?! (camp|off at|in\b))/,
       /\bcracked\b/,
       /\bin two\b/,
@@ -297,7 +304,7 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   { is: /\bmould(y|ed)?\b|\bmold(y)?\b|\bmildew\w*|\bspotty\b|\bblack spots\b/, symptom: "mould" },
   {
-    is: /\bloose(ned|ns)?\b|\bkeeps? slipping\b|\bwobbl\w+\b(?! (on|over|in) (the|shingle|stones|rock))|\brattles\b/,
+    is: /\bloose(ned|ns)?\b|\bwont (lock|tighten|stay (up|put|shut))\b|\bkeeps? (collapsing|sliding down)\b|\bcollaps(es|ed) (under|on)\b|\bkeeps? slipping\b|\bwobbl\w+\b(?! (on|over|in) (the|shingle|stones|rock))|\brattles\b/,
     symptom: "loose",
   },
   { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bblack with\b/, symptom: "dirty" },
@@ -305,17 +312,18 @@ export const TROUBLES: readonly TroubleRow[] = [
 
 /** It stopped doing its job. */
 export const FAILED =
-  /\b(died|dead|packed up|(?<!\b(?:i|we) )gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for(?! (the |my )?T)|useless now|broken for good|quit|no (earthly )?use|no good( any more)?|no longer works?|that was that|that was the end|end of (it|that|them)|did(nt| not) keep the (rain|water|wet|wind) out|is finished|are finished|not one more|beyond (repair|mending)|packed in|came to nothing|stayed dead|no good after)\b/;
+  /\b(died|dead|packed up|(?<!\b(?:i|we) )gave up( the ghost)?|gave out|given up|failed|conked out|bust|wont (light|start|work|turn on|spark)|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for(?! (the |my )?T)|useless now|broken for good|quit|no (earthly )?use|no good( any more)?|no longer works?|that was that|that was the end|end of (it|that|them)|did(nt| not) keep the (rain|water|wet|wind) out|is finished|are finished|not one more|beyond (repair|mending)|(couldnt|could not|cant|cannot) get (it|them|the T|my T|T) (going|to (light|work|start)|lit|started|on)|drowned|gave up on me|packed in|came to nothing|stayed dead|no good after)\b/;
 
 /** Parts of things. */
 export const PARTS =
-  /\b(igniter|piezo|valve|hose|lid|button|lock|cap|strap|buckle|handle|screen|cable|port|clip|cord|loop|toggle|tip|rib|ribs|arm|lens|tine|plug|switch|hinge|wire|nozzle|mouthpiece)\b/;
+  /\b(igniter|piezo|zip|zipper|seam|pole|handle|stitching|valve|hose|lid|button|lock|cap|strap|buckle|handle|screen|cable|port|clip|cord|loop|toggle|tip|rib|ribs|arm|lens|tine|plug|switch|hinge|wire|nozzle|mouthpiece)\b/;
 
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   {
     is: anyOf(
       /\btoo heavy\b/,
+      /\b(is|are|was|were|so|very|really) (so |very |really |just )?heavy\b/,
       /\bweighs? (a ton|too much|like)\b/,
       /\bheavy (thing|lump|beast|brute)\b/,
       /\ba brick\b/,
@@ -323,16 +331,18 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
     ),
     gives: "too heavy",
   },
-  { is: /\btoo bulky\b|\bbulky (thing|lump)\b|\btakes? up (half|all|too much)\b/, gives: "too bulky" },
+  { is: /\btoo bulky\b|\b(is|are|was|so|very|really) bulky\b|\bbulky (thing|lump)\b|\btakes? up (half|all|too much)\b/, gives: "too bulky" },
   { is: /\btoo (big|large|long|wide|loose on me)\b/, gives: "too big" },
   { is: /\btoo (small|short|tight|narrow|shallow)\b|\bpinch(es|ed)?\b/, gives: "too small" },
-  { is: /\btoo cold\b|\bnot warm enough\b|\bfroze in it\b/, gives: "too cold" },
+  { is: /\btoo (cold|thin)\b|\bnot warm enough\b|\bfroze in it\b/, gives: "too cold" },
   { is: /\btoo (hot|warm)\b|\bboiled in it\b/, gives: "too hot" },
   { is: /\bclammy\b|\bsweat(y|s|ed)\b|\bwet inside\b|\bsteams? up\b|\bcondensation\b/, gives: "clammy" },
   {
     is: anyOf(
       /\brub(s|bed|bing)?\b/,
       /\b(gave me|got|raised|had) (a |some )?blisters?\b/,
+      /\bblisters? .*\b(from|in|with|off) (the |my )?T\b/,
+      /\bblister(ed|s) (me|my)\b/,
       /\bhurt(s)?\b/,
       /\bsore\b/,
       /\bchaf(es|ed|ing)\b/,
@@ -378,8 +388,8 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
     gives: "fiddly or awkward",
   },
   { is: /\bstiff\b|\btoo hard\b|\bhard as\b/, gives: "stiff" },
-  { is: /\btoo (flimsy|fragile|thin|delicate)\b|\bflimsy\b|\bfragile\b/, gives: "fragile" },
-  { is: /\bslow\b|\btakes? (ages|forever|for ever)\b/, gives: "slow" },
+  { is: /\btoo (flimsy|fragile|delicate)\b|\bflimsy\b|\bfragile\b/, gives: "fragile" },
+  { is: /\bslow\b(?! (leak|puncture))|\btakes? (ages|forever|for ever)\b/, gives: "slow" },
   { is: /\bweak\b|\bfeeble\b|\bnot bright enough\b|\btoo dim\b/, gives: "weak" },
   { is: /\bleak(s|ed|ing|y)?\b|\bdrips\b/, gives: "leaks" },
 ];
@@ -400,7 +410,7 @@ export const COMPLAINT_PLACES: readonly Row<NonNullable<Complaint["on"]>>[] = [
 
 /** Said of what did another thing's work. */
 export const DID_INSTEAD =
-  /\bT (was|were) (just as good|plenty|ample|enough|more than enough|quite enough)\b|\bT (did|does|do) (the job|it all|it|all|everything|for|both|the work)\b/;
+  /\bT (alone |on (its|their) own )?(was|were) (just as good|plenty|ample|enough|more than enough|quite enough)\b|\bT (did|does|do) (the job|it all|it|all|everything|for|both|the work)\b/;
 
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
@@ -432,6 +442,7 @@ export const WHYS: readonly Row<WhyUnused>[] = [
       /\bdid it( all)?\b/,
       /\bwas enough\b/,
       /\bwere enough\b/,
+      /\bT (was|were) all (i|we) needed\b/,
       /\b(was|were) (just as good|plenty|ample|more than enough|quite enough|warm enough)\b/,
       /\bused (it |that )?for everything\b/,
       /\bwhich is why\b/,
@@ -496,7 +507,7 @@ export const WHYS: readonly Row<WhyUnused>[] = [
 /** The owner's own calls. */
 export const CALLS: readonly Row<OwnerCall>[] = [
   {
-    is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|(it|that|T|they|those|these|this)( one)? (stays?|can stay|is staying|goes back) (at )?home|leav(e|ing) (it|that|them|those|T|the T) (at home|behind|in the \w+)|to leave (behind|at home|out)|(should|shouldve|could) (have )?(stayed|been left)|could go\b|shouldve stayed|has had its last|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|done with (it|T)|not (coming|going) again|last time (it|they) (came|come))\b/,
+    is: /\b(never again|not (taking|bringing|carrying) (it|that|this|them|those) again|wont (take|bring|carry) (it|that|them|those)|(stays|staying|stay) (at )?home (next time|for good|from now)|(it|that|T|they|those|these|this)( one)? (stays?|can stay|is staying|goes back) (at )?home|leav(e|ing) (it|that|them|those|T|the T) (at home|behind|in the \w+)|to leave (behind|at home|out)|(should|shouldve|could|couldve)( easily| well| just| really| happily| all)? (have )?(stayed|been left|stayed)|wish(ed)? (id|i had) left|could go\b|shouldve stayed|has had its last|leav(e|ing) (it|that|them) (at )?home|could have (done without|left|stayed)|couldve (done without|left|stayed)|not worth (it|its weight|carrying|the weight)|done with (it|T)|not (coming|going) again|last time (it|they) (came|come))\b/,
     gives: "leave",
   },
   {
@@ -508,7 +519,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     gives: "bring when",
   },
   {
-    is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that|those|these|T|the T) again|take (it|them|that|those) again|comes? (along )?(again|every time)|coming again|always (comes|come) along|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (the )?(it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/,
+    is: /\b(again next time|a keeper|comes again|comes? (with me )?(every|next) time|(its|it is|theyre) coming again|taking (it|them|that|those|these|T|the T) again|take (it|them|that|those) again|comes? (along )?(again|every time)|coming again|always (comes|come) along|(id|i would|ill|will) (take|bring|pack|carry) (it|them|that|the T|my T|T) again|bring(ing)? (it|them|that) again|would(nt)? (take|bring) (the )?(it|them|T)( only| again)?|wouldnt go without|goes again|again next|saved the)\b/,
     gives: "bring again",
   },
   {
@@ -526,7 +537,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
   },
   {
     is: anyOf(
-      /\b(time for|must get|must buy|need|needs|get|want|wants|buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b/,
+      /\b(time for|must get|must buy|need|needs|get|want|wants|(?<!had to )buy|buying|due) (a |an |some |for )?(new|another) (pair of )?(T|ones?|pair)\b/,
       /\b(needs?|wants?) (replacing|to be replaced)\b/,
       /\breplac(e|ing) (it|them|that|those|these|T|the T)\b/,
       /\b(i|ill|must|time to|have to|need to|going to) (get|buy) (a |some )?new\b/,
@@ -551,10 +562,10 @@ export const CALLS: readonly Row<OwnerCall>[] = [
 /** How warm a night was. */
 export const FELTS: readonly Row<Felt>[] = [
   { is: /\b(froze|freezing|shiver(ed|ing)?|cold|bitter|perished)\b/, gives: "cold" },
-  { is: /\b(cool|chilly|nippy|coolish)\b/, gives: "cool" },
+  { is: /\b(cool|chilly|nippy|coolish|on the cool side|not quite warm enough)\b/, gives: "cool" },
   { is: /\b(hot|sweat(ed|ing|y)?|boil(ed|ing)|roast(ed|ing)|too warm)\b/, gives: "hot" },
   {
-    is: /\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|perfect|spot on|all right|alright|happy)\b/,
+    is: /\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|warm enough|perfect|spot on|all right|alright|happy)\b/,
     gives: "right",
   },
   { is: /\b(warm|toasty|snug)\b/, gives: "warm" },
@@ -568,11 +579,11 @@ export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
     gives: "service",
   },
   {
-    is: /\b(refill(ed)?|restock(ed)?|topped up the|fresh (batteries|battery|plasters)|new (batteries|plasters)|filled (it )?up|filled the)\b/,
+    is: /\b(refill(ed)?|restock(ed)?|topped up the|(batteries|battery) (changed|replaced|renewed)|changed the (batteries|battery)|(?<!needs? |wants? )fresh (batteries|battery|plasters)|(?<!needs? |wants? )new (batteries|plasters)|filled (it )?up|filled the)\b/,
     gives: "restock",
   },
   {
-    is: /\b(sew(ed|n)?|stitch(ed)?|glu(ed)?|patch(ed)?|mend(ed)?|tap(ed)|seal(ed)?|repair(ed)?|fixed|darn(ed)?|sewed)\b/,
+    is: /\b(sew(ed|n)?|stitch(ed)?|glu(ed)?|patched|patch (it|them|that)|mend(ed)?|tap(ed)|seal(ed)?|repair(ed)?|fixed|darn(ed)?|sewed)\b/,
     gives: "repair",
   },
 ];
@@ -587,7 +598,7 @@ export const NEGATION =
   /\b(not|no|never|nothing|none|without|didnt|doesnt|dont|wasnt|werent|isnt|arent|hasnt|havent|hadnt|wont|couldnt|cant|neither|nor|nobody|hardly|barely)\b/;
 /** What is wished, feared, planned, or nearly happened tells nothing. */
 export const NOT_SO =
-  /\b(if|unless|would(?! not)|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
+  /\b(if|unless|would(?! not(?! have))|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
 /** What is only compared with. */
 export const COMPARED =
   /\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|nicer|quieter|drier|rather) (than )?\b/;
@@ -641,10 +652,11 @@ export const UNUSED = anyOf(
   /\bnot (one|a) (thing|use|outing)\b/,
   /\b(carried|lugged|hauled|took) (it|them|that|those|the T|T) (the whole way |all the way |all week |round |along )?for nothing\b/,
   /\bdead weight\b/,
+  /\b(silent|idle|untouched|shut|closed|folded|rolled up) (all|the whole|every|throughout)\b/,
   /^nothing needed (it|them|that)$/,
 
   /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$/,
-  /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|opened?|touched?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b/,
+  /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|on|open(ed)?|touch(ed)?|out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b/,
   /\bun(used|opened|worn|read|lit|packed|needed)\b/,
   /^never$/,
   /\buntouched\b/,
@@ -684,6 +696,10 @@ export const USED = anyOf(
   /\b(made|saved) (the|my|our) (trip|weekend|week|walk|day|night|holiday)\b/,
   /\b(was|were|been) (all )?(fine|good|great|perfect|wonderful|lovely|brilliant|excellent|superb|marvellous|faultless|flawless|a joy|a treat|spot on|no trouble)\b/,
   /\b(worked|did) (fine|well|perfectly|great|a treat|beautifully|their job|its job|their bit|its bit|what it should|as it should)\b/,
+  /\b(came in (very )?handy|came into (its|their) own|earned (its|their) (place|keep|weight|passage)|a (godsend|lifesaver|luxury|treat|blessing|joy)|opened for the first|worth (its|their|every|the weight)|couldnt have done without|couldnt do without)\b/,
+  /\bwas all (i|we) needed\b/,
+  /\b\w+ed (perfectly|beautifully|like a dream|without fail)\b/,
+  /\b(kept|keeps) (\w+ ){1,3}(bone )?(dry|warm)\b/,
   /\b(no|not a single) (complaints?|trouble|blisters?|bother)\b/,
   /\bnothing (bad )?to (say|report)( against)?\b|\bnothing against\b/,
   /\bstood( it)? (up to|all|through|firm)\b|^it stood\b/,
@@ -721,7 +737,7 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
       /\b(gave|given|donated)( \w+)?( the| my)? ?T? ?(for good|away|to (?!my|our|me|us|wear|use|try)\w+\b)/,
       /\b(left|went)( \w+)?( the| my)? ?T? ?(for good|away|to (a|the|some|an|somebody|someone|another)\b)/,
       /\bwent to (a|some|the|an) (\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|shepherd|warden|friend|stranger)\b/,
-      /\bgave (?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\bback\b)/,
+      /\bgave (?!\w+ (?:the |my )?T to carry)(?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\bback\b)/,
       /\bleft (it |them |that )?for (the next|somebody|someone|others|whoever|anyone|another|a)\b/,
     ),
   ],
@@ -729,10 +745,10 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
     "thrown out",
     /\b(binned|threw (it|them|the T|T|away|out)|thrown (out|away)|chucked|dumped|in the bin|went in the bin|ditched)\b/,
   ],
-  ["worn out", /\b(worn out|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
+  ["worn out", /\b(worn out|retired|walked (to death|to bits|into the ground)|is shot|are shot|shot|done for|had it|had had it)\b|^\W*T (is |are )?done\b/],
   [
     "lost",
-    /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen)\b/,
+    /\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|on|behind|under)(?! \d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|stolen|stayed behind|got left|was left behind|mislaid)\b|\bleft (it|them) (at|on|in) (?!the (pack|tent|bag|car|pocket|lid|box))|\bT left (behind|on the|at the)\b|\bT (is |are |has gone )?(gone|missing)$/,
   ],
 ];
 
@@ -742,10 +758,11 @@ export const MISSED: readonly RegExp[] = [
   /\b(?:thing|things) (?:i|we) (?:really |most )?missed(?: was| were| is)? ?(?:,|:)? ?(.+)$/,
   /\b(?:should(?:ve| have)? (?:brought|taken|packed)|wish i(?:d| had)?(?: had| brought| taken| packed)?|wished? for|missed|needed|would have (?:liked|loved)) (.+)$/,
   /\bwant(?:ed)? (.+?) next time\b/,
+  /\bcould(?: have| ve)? (?:do|done) with (.+)$/,
   /^(.+?) would(?:ve| have) been (?:good|nice|lovely|handy|useful|great)\b/,
 ];
 /** A clause that tells of it. */
-export const MISSING = /\b(miss(ed)?|needed|wish(ed)?|should(ve| have)?|would(ve)?|want(ed)?)\b/;
+export const MISSING = /\b(miss(ed)?|needed|wish(ed)?|should(ve| have)?|would(ve)?|want(ed)?|could)\b/;
 
 /** "Missed" and "needed" where no thing was wanted. */
 export const NOT_MISSED = anyOf(
