@@ -215,10 +215,10 @@ export function withoutStops(text: string, names: Names): { readonly text: strin
   const mentions = mentionsIn(tokens, names);
   const ends = new Set(mentions.map(({ last }) => last));
   const cuts = mentions.flatMap(({ first }) => {
-    const article = /^(the|my|a|an|those|these)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
+    const article = /^(the|my|a|an|those|these|that|this|both|same)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
     const start = /^(and|but|so|then|now)$/.test(tokens[article - 1]?.plain ?? "") ? article - 1 : article;
     const before = tokens[start - 1]?.plain ?? "";
-    if (start === 0 || ends.has(start - 1)) return [];
+    if (start === 0 || (start === first && ends.has(start - 1))) return [];
     if (!LEADS_ON.has(before)) return [nth(tokens, start).at];
     // "…really i used the dry bags": it begins with who did it.
     return /^(i|we)$/.test(tokens[start - 2]?.plain ?? "") && start > 2 && !ends.has(start - 3)
@@ -232,7 +232,7 @@ export function withoutStops(text: string, names: Names): { readonly text: strin
 /** After one of these a thing still belongs to what went before it. */
 const LEADS_ON: ReadonlySet<string> = new Set(
   (
-    "in into inside on onto with without of off for to under over from by at through between than like not nor is was used wore needed had took carried put " +
+    "in into inside outside beside behind near against on onto with without of off for to under over from by at through between than like not nor is was used wore needed had took carried put " +
     "missed lost broke washed swapped replaced sent posted gave left"
   ).split(" "),
 );

@@ -310,6 +310,9 @@ export class Listener {
         .map(({ word }) => word)
         .filter((word) => !/^(the|my|a|an|our|this|that|old|new|same)$/.test(word));
       // "Never left the pack": where it was, not what is spoken of.
+      // "The sleeve of the jacket" is the jacket's.
+      if (before.at(-1) === "of" && !/^(out|instead|ahead|because|full|smells?|smelled|made|inside|top|front|both|one|half|most|kind|sort)$/.test(before.at(-2) ?? "out"))
+        return true;
       const isPlace = before.at(-1) === "left" && NEGATION.test(clause.words);
       return !BEHIND.has(before.at(-1) ?? "") && !isPlace;
     });

@@ -108,6 +108,7 @@ const isNear = (own: string, word: string) =>
     own.length > 3 &&
     word[0] === own[0] &&
     !NO_SLIP.has(word) &&
+    !ONLY_PLURAL.has(own) &&
     isTypoOf(single(word), single(own))) ||
   (own.length === 3 && word === own + lastOf(own));
 

@@ -235,6 +235,9 @@ function complaintsIn(
   }
 }
 
+/** What it never did is no word on its use. */
+const NEVER_FAILED = /\bnever (let|failed|went|did|had|leak|rub)|\b(not|didnt) (keep|kept|let|hold|leak|fail|work)\b/;
+
 function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
   const around = clauses.map((each) => each.words);
   const words = nth(around, n);
@@ -243,7 +246,7 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
   // Why it stayed unused is said in the same breath, or just after.
   const later = [words, ...around.slice(n + 1, n + 4), around[n - 1] ?? ""];
   const why = unused || told.use === "unused" ? whyIn(later) : WHYS.find(({ is }) => is.test(words));
-  if (unused && !told.exit && told.pieces === undefined && !/\bnever (let|failed|went|did|had|leak|rub)/.test(words)) {
+  if (unused && !told.exit && told.pieces === undefined && !NEVER_FAILED.test(words)) {
     told.use = "unused";
     delete told.complaints;
     delete told.on;
