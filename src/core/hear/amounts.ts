@@ -40,7 +40,13 @@ const PHRASES: readonly (readonly [RegExp, (match: RegExpExecArray) => Amount])[
   ],
   [
     new RegExp(
-      `(?<!T (?:is |was )?)\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
+      `\\b(half|a quarter|a third|two thirds|three quarters) (?:of )?(?:the |my )?${FUEL} (?:is |was )?(gone|left|used)\\b`,
+    ),
+    (m) => partOf(sortOf(nth(m, 2)), nth(m, 1), nth(m, 3)),
+  ],
+  [
+    new RegExp(
+      `\\b(?:no|out of) (?:more )?${FUEL}(?: left)?\\b|\\b${FUEL} (?:is |was |all )?(?:used up|empty|gone|finished|ran out|run out|done)\\b|\\bran out of ${FUEL}\\b`,
     ),
     (m) => amount(sortOf(m[1] ?? m[2] ?? nth(m, 3)), "left", "0", "%"),
   ],

@@ -1,5 +1,5 @@
 import { lastOf, nth } from "../sums/there";
-import { IDIOMS } from "../trade/words/hearing";
+import { IDIOMS } from "../trade/words/speech";
 import { withNumbers } from "./numbers";
 import { mentionsIn, namesOf, numberMeant, ownerIn, type Mention, type Named, type Names } from "./things";
 import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
@@ -101,6 +101,17 @@ function unitsOf(tokens: readonly Token[], mentions: readonly Mention[]): Unit[]
 }
 
 const wordsOf = (units: readonly Unit[]) => units.map(({ word }) => word).join(" ");
+
+/** A sentence in its own plain words, things by what they were called. */
+export const plainOf = ({ units, tokens }: Pick<ReadSentence, "units" | "tokens">): string =>
+  units
+    .map(({ first, last }) =>
+      tokens
+        .slice(first, last + 1)
+        .map(({ plain }) => plain)
+        .join(" "),
+    )
+    .join(" ");
 
 /** What is said of no thing is taken out, a word at a time, so that every word keeps its place. */
 function cutIdioms(units: readonly Unit[]): Unit[] {
@@ -215,7 +226,9 @@ export function withoutStops(text: string, names: Names): { readonly text: strin
   const mentions = mentionsIn(tokens, names);
   const ends = new Set(mentions.map(({ last }) => last));
   const cuts = mentions.flatMap(({ first }) => {
-    const article = /^(the|my|a|an|those|these|that|this|both|same)$/.test(tokens[first - 1]?.plain ?? "") ? first - 1 : first;
+    const article = /^(the|my|a|an|those|these|that|this|both|same)$/.test(tokens[first - 1]?.plain ?? "")
+      ? first - 1
+      : first;
     const start = /^(and|but|so|then|now)$/.test(tokens[article - 1]?.plain ?? "") ? article - 1 : article;
     const before = tokens[start - 1]?.plain ?? "";
     if (start === 0 || (start === first && ends.has(start - 1))) return [];

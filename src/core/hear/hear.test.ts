@@ -74,6 +74,41 @@ describe("lines as they are written on the way", () => {
     expect(heard).toHaveLength(facts.length);
   });
 
+  test.each<[string, object[]]>([
+    // What is spoken of stays so while other things are named beside it.
+    ["The quilt, well, I lay on the air pad, so I never got that out.", [{ item: "quilt", use: "unused" }]],
+    ["The poncho tore while I was washing the down jacket.", [{ item: "poncho", symptoms: ["torn"] }]],
+    ["The sleeve of the down jacket is torn", [{ item: "jacket", symptoms: ["torn"] }]],
+    ["The poncho never left the pack", [{ item: "poncho", use: "unused" }]],
+    // Whatever one does with a thing, one did not.
+    ["The poncho I never unfurled", [{ item: "poncho", use: "unused" }]],
+    ["they never dried out", []],
+    // Numbers in words, and put right.
+    ["I used the poncho on four, no, five days", [{ item: "poncho", use: "used", days: 5 }]],
+    [
+      "Gas, two hundred and thirty grams out, ninety-six came back",
+      [
+        { about: "amount", how: "out", value: 230 },
+        { about: "amount", how: "left", value: 96 },
+      ],
+    ],
+    [
+      "In the quilt, six degrees the first night and cool, minus two the second and cold",
+      [
+        { about: "night", low: 6, felt: "cool", slept: ["quilt"] },
+        { about: "night", low: -2, felt: "cold", slept: ["quilt"] },
+      ],
+    ],
+    // What is to be done, was held against, or was bought.
+    ["The poncho needs a wash and reproofing", []],
+    ["bought gas, 230 g can", [{ about: "joined", how: "bought" }]],
+    ["lost my way, map and compass out all day", [{ item: "map", use: "used" }]],
+    ["the quilt lost feathers all night", []],
+  ])("talk: %s", (text, facts) => {
+    const heard = factsOf(text);
+    expect(heard.filter((each) => each.about !== "thing" || each.item !== "pad")).toMatchObject(facts);
+  });
+
   test("it is said back in plain words", () => {
     const units = { weight: "g", distance: "km", temperature: "C" } as const;
     const say = (text: string) =>

@@ -1,35 +1,29 @@
 import { lastOf, nth } from "../sums/there";
 import type { ItemId } from "../model";
-import {
-  DID_INSTEAD,
-  DONE,
-  FELTS,
-  NEGATION,
-  MISSED,
-  MISSING,
-  NOT_MISSED,
-  NOT_SO,
-  OLD_ONES_GONE,
-  TROUBLES,
-  USED,
-} from "../trade/words/hearing";
+import { DONE } from "../trade/words/ends";
+import { FELTS } from "../trade/words/nights";
+import { NEGATION, NOT_SO } from "../trade/words/speech";
+import { TROUBLES } from "../trade/words/troubles";
+import { DID_INSTEAD, USED } from "../trade/words/uses";
 import { METRES_PER_MILE } from "../units/quantity";
-import { readSentence, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
+import { plainOf, readSentence, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
 import type { Heard, HeardFact } from "./facts";
 import { amountsIn } from "./amounts";
+import { arrivalIn } from "./arrivals";
+import { answerIn, isNothing, missedIn } from "./missing";
 import { nightsIn } from "./nights";
-import { capitalised, nounOf } from "./quantities";
+import { swapIn } from "./swaps";
 import { ownerIn, type Mention, type Named } from "./things";
 import { toldIn, withWhom, type Around, type ThingTold } from "./told";
 
-/** Something came. */
-const CAME = /\b(bought|had to buy|found|borrowed|picked up|gave me|lent me)\b/;
 /** Goes back to what is being spoken of. */
 const REFERS = /\b(it|its|them|they|theyre|those|that one|that|which)\b/;
 /** Beside a thing that a clause names: "took the fleece off under it". */
 const REFERS_TO_OTHER = /\b(of|in|into|on|with|under|over|inside|from|to|for) (it|them|that|those)\b/;
 /** A clause behind one of these tells of its own thing beside the one spoken of. */
-const SUBORDINATE: ReadonlySet<string> = new Set(["while", "because", "since", "cause", "cos", "whereas", "when", "until", "after", "before"]);
+const SUBORDINATE: ReadonlySet<string> = new Set(
+  "while because since cause cos whereas when until after before".split(" "),
+);
 
 /** What a sentence speaks of, as it goes on. */
 interface Talk {
@@ -55,32 +49,17 @@ const isEvent = ({ trouble, symptoms, exit, fix, did, pieces }: ThingTold) =>
 const sayableAgain = ({ use, why, call }: ThingTold): ThingTold | null =>
   use || call || why ? { ...(use && { use }), ...(why && { why }), ...(call && { call }) } : null;
 
+/** "So could the jacket" says as much of it, and no more. */
+const callOf = ({ call }: ThingTold): ThingTold => (call ? { call } : {});
+
 type Span = { readonly at: number; readonly end: number };
 
 /** What stands behind one of these is not what is spoken of. */
-const BEHIND: ReadonlySet<string> = new Set([
-  "in",
-  "into",
-  "inside",
-  "with",
-  "from",
-  "of",
-  "than",
-  "for",
-  "to",
-  "under",
-  "by",
-  "on",
-  "onto",
-  "without",
-  "over",
-  "like",
-  "at",
-  "between",
-  "as",
-  "smelled",
-  "smelt",
-]);
+const BEHIND: ReadonlySet<string> = new Set(
+  "in into inside with from of than for to under by on onto without over like at between as smelled smelt".split(
+    " ",
+  ),
+);
 
 /**
  * Hears one sentence: what is lacking, nights, amounts, what came, what took another's place; else clause by
@@ -193,7 +172,8 @@ export class Listener {
         if (!words.includes(":")) talk.pending = null;
       }
       const isToo = isEmpty && talk.last !== null && this.isToo(clause, n);
-      if (isToo && talk.last) this.tell(own, talk.last, clause);
+      if (isToo && talk.last)
+        this.tell(own, /^so (could|should)/.test(clause.words) ? callOf(talk.last) : talk.last, clause);
       if (!isBeside || isToo) talk.before = talk.subject = this.topic = own;
     }
     if (isEmpty) return;
@@ -230,7 +210,9 @@ export class Listener {
   private isToo({ words }: Clause, n: number): boolean {
     if (/\bT (likewise|ditto|the same|same again|too|as well|also)$/.test(words)) return true;
     if (
-      /^(so (could|did|was|were|should|would|is)|same (as|with|for)|nor (did|was)) (the |my )?T$/.test(words)
+      /^(so (could|did|was|were|should|would|is)|same (as|with|for|goes for)|nor (did|was)) (the |my )?T$/.test(
+        words,
+      )
     )
       return true;
     const before = this.read.clauses[n - 1];
@@ -311,7 +293,12 @@ export class Listener {
         .filter((word) => !/^(the|my|a|an|our|this|that|old|new|same)$/.test(word));
       // "Never left the pack": where it was, not what is spoken of.
       // "The sleeve of the jacket" is the jacket's.
-      if (before.at(-1) === "of" && !/^(out|instead|ahead|because|full|smells?|smelled|made|inside|top|front|both|one|half|most|kind|sort)$/.test(before.at(-2) ?? "out"))
+      if (
+        before.at(-1) === "of" &&
+        !/^(out|instead|ahead|because|full|smells?|smelled|made|inside|top|front|both|one|half|most|kind|sort)$/.test(
+          before.at(-2) ?? "out",
+        )
+      )
         return true;
       const isPlace = before.at(-1) === "left" && NEGATION.test(clause.words);
       return !BEHIND.has(before.at(-1) ?? "") && !isPlace;
@@ -377,28 +364,14 @@ export class Listener {
     this.others.push({ fact, from: spans });
   }
 
-  // --- what is lacking
+  // --- what is lacking, what came, what took another's place
 
   /** The clause that tells what was missed, from 0; null: none does. */
   private missed(): number | null {
-    const { words, clauses } = this.read;
-    const plain = this.plainWords();
-    const match = MISSED.map((row) => row.exec(plain)).find((each) => each !== null);
-    if (
-      !match ||
-      /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/.test(plain)
-    )
-      return null;
-    if (/\bwish(ed)? (i )?(id|i had|had) left\b/.test(plain)) return null;
-    if (/\bT (was |were |got |is )?(really |badly |only )?(needed|missed)\b/.test(words)) return null;
-    if (NOT_MISSED.test(plain) || /\bneeded (to|it|them)\b/.test(words)) return null;
-    const what = nounOf(nth(match, 1));
-    if (!what) return null;
-    this.also({ about: "missed", what }, this.spanOf(this.read.units));
-    return Math.max(
-      0,
-      clauses.findIndex((clause) => MISSING.test(clause.words)),
-    );
+    const missed = missedIn(this.read);
+    if (!missed) return null;
+    this.also({ about: "missed", what: missed.what }, this.spanOf(this.read.units));
+    return missed.clause;
   }
 
   /** Where another thing is spoken of, behind what was missed. */
@@ -410,102 +383,21 @@ export class Listener {
     return next < 0 ? [] : clauses.slice(next);
   }
 
-  /** "Did I miss anything? Camp shoes.": the answer, in as few words. */
+  /** "Did I miss anything? Camp shoes.": is it an answer? */
   private namedAsMissed(): boolean {
-    const plain = this.plainWords().replace(/\s*[.!]+$/, "");
-    if (/^(no|not|nothing|none|nope|never)\b/.test(plain)) return true;
-    const what =
-      plain.split(" ").length <= 6 ? nounOf(plain.replace(/^(yes|only|just|well|oh) ,? ?/, "")) : null;
-    if (what) this.also({ about: "missed", what }, this.spanOf(this.read.units));
-    return what !== null;
+    const answer = answerIn(this.read);
+    if (answer) this.also({ about: "missed", what: answer.what }, this.spanOf(this.read.units));
+    return answer !== null || isNothing(this.read);
   }
 
-  /** The sentence in its own plain words, things by what they were called. */
-  private plainWords(): string {
-    return this.read.units
-      .map((unit) =>
-        this.read.tokens
-          .slice(unit.first, unit.last + 1)
-          .map(({ plain }) => plain)
-          .join(" "),
-      )
-      .join(" ");
-  }
-
-  // --- things that came
-
-  /** The clause that tells it, from 0; null: nothing came. */
+  /** The clause that tells what came, from 0; null: nothing came. */
   private joined(): number | null {
-    const plain = this.plainWords();
-    const { words, units } = this.read;
-    const bought =
-      /^(?:.*\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(
-        plain,
-      );
-    const given =
-      /\b(?:a |an |the )?(\w+) (?:gave|lent) me (?:his |her |their )?(.+?)(?: (?:for|at|in|on) .*)?(?: ,.*)?$/.exec(
-        plain,
-      );
-    const match = bought ?? given;
-    if (
-      !match ||
-      /\bT gave me\b/.test(words) ||
-      NOT_SO.test(plain.slice(0, match.index + 12)) ||
-      /\b(just |finally )?found (the|my|it|out|that|a way|no)\b/.test(plain.split(",")[0]!)
-    )
-      return null;
-    const how = bought
-      ? bought[1] === "picked up"
-        ? "found"
-        : bought[1] === "had to buy"
-          ? "bought"
-          : (bought[1] as "bought" | "found" | "borrowed")
-      : "given";
-    const what = nounOf(bought ? nth(bought, 3) : given![2]!);
-    const from = bought ? (bought[2] ?? bought[4]) : given![1];
-    if (!what) return null;
-    const replaced =
-      /\b(?:for|in place of|instead of|to replace) (?:the |my )?(?:old )?(?:ones?|T)\b/.test(words) ||
-      /\b(mine|old ones?)\b/.test(words);
-    const same = this.namesOf(what);
-    this.also(
-      {
-        about: "joined",
-        how,
-        what,
-        for: replaced && how === "bought" ? (same[0]?.id ?? null) : null,
-        from: from && how !== "bought" ? capitalised(from, how) : null,
-      },
-      { at: nth(this.read.tokens, 0).at, end: lastOf(this.read.tokens).end },
-    );
-    // What became of the old ones is told behind it.
-    const rest = OLD_ONES_GONE.exec(words);
-    const old = same[0] ?? units.find(({ word }) => word === "T")?.mentions[0]?.things[0];
-    if (rest && old) {
-      const gone = rest[2] ?? rest[3];
-      const isOne = /\bone (pair|of)\b/.test(rest[0]) && old.pieces > 1;
-      this.tell(
-        [old],
-        isOne
-          ? { pieces: 1 }
-          : {
-              exit:
-                gone === "lost"
-                  ? "lost"
-                  : gone === "given away"
-                    ? "given away"
-                    : gone === "worn out" || gone === "shot"
-                      ? "worn out"
-                      : "thrown out",
-            },
-        lastOf(this.read.clauses),
-      );
-    }
-    this.topic = same.length === 1 ? same : this.topic;
-    return Math.max(
-      0,
-      this.read.clauses.findIndex((clause) => CAME.test(clause.words)),
-    );
+    const arrival = arrivalIn(this.read, (what) => this.namesOf(what));
+    if (!arrival) return null;
+    this.also(arrival.fact, this.spanOf(this.read.units));
+    if (arrival.old) this.tell([arrival.old.thing], arrival.old.told, lastOf(this.read.clauses));
+    if (arrival.same.length === 1) this.topic = arrival.same;
+    return arrival.clause;
   }
 
   /** "…and bought the small one, and that one I used from then on". */
@@ -522,45 +414,20 @@ export class Listener {
     );
   }
 
-  // --- one thing in another's place
-
   private swapped(): boolean {
-    const { words, units } = this.read;
-    if (NOT_SO.test(words) || units.some(({ word }) => word === "F")) return false;
-    const things = units
-      .filter(({ word }) => word === "T")
-      .map(({ mentions }) => this.meant(mentions, words)[0]);
-    const [a, b] = things;
-    if (!a || !b || a.id === b.id) return false;
-    const forward = [
-      /\b(swapped|changed|exchanged|traded) (out )?(the |my )?T (for|to|against|with) (the |my |a )?T\b/,
-      /\b(switched|changed|moved|went) from (the |my )?T (to|into|over to) (the |my )?T\b/,
-      /\bT swapped (for|to) (the |my )?T\b/,
-      /\breplaced (the |my )?T (with|by) (the |my )?T\b/,
-      /\bT (off|out) ,? ?(the )?T (on|in)\b/,
-      /\bT for (the )?T ,? ?swapped\b/,
-      /\bT (was |got )?replaced by (the )?T\b/,
-    ];
-    const backward = [
-      /\bswapped in (the |my )?T (for|in place of) (the |my )?T\b/,
-      /\bT (in place of|instead of|rather than) (the |my )?T\b/,
-      /\b(took|used|wore) (the |my )?T (in place of|instead of) (the |my )?T\b/,
-      /\bT (on|in) ,? ?(the )?T (off|out)\b/,
-      /\bT replaces? (the |my )?T\b/,
-    ];
-    const isForward = forward.some((row) => row.test(words));
-    if (!isForward && !backward.some((row) => row.test(words))) return false;
-    const [gone, came] = isForward ? [a, b] : [b, a];
-    this.tell([gone], { exit: "swapped", for: came.id }, { units, words, opener: "" });
+    const swap = swapIn(this.read, this.meant.bind(this));
+    if (!swap) return false;
+    const { units, words } = this.read;
+    this.tell([swap.gone], { exit: "swapped", for: swap.came.id }, { units, words, opener: "" });
     this.placed(this.place());
-    this.topic = [came];
+    this.topic = [swap.came];
     return true;
   }
 
   // --- nights
 
   private nights(): boolean {
-    const told = nightsIn(this.read, this.topic, this.plainWords(), this.meant.bind(this));
+    const told = nightsIn(this.read, this.topic, plainOf(this.read), this.meant.bind(this));
     for (const { fact, units, slept } of told) {
       this.also(fact, this.spanOf(units));
       if (slept.length > 0) this.topic = slept;
@@ -582,10 +449,11 @@ export class Listener {
   // --- amounts
 
   private amounts(): boolean {
-    if (NOT_SO.test(this.read.words.replaceAll(ROUGHLY, "")) && !/\bleft\b/.test(this.read.words)) return false;
+    if (NOT_SO.test(this.read.words.replaceAll(ROUGHLY, "")) && !/\bleft\b/.test(this.read.words))
+      return false;
     // "The lighter is out of fuel": its own, not what is cooked with.
     if (/\bT (is |was |ran |has run )?(out of|low on) /.test(this.read.words)) return false;
-    const told = amountsIn(this.plainWords());
+    const told = amountsIn(plainOf(this.read));
     for (const { fact, words } of told) {
       const spans = this.read.tokens.filter(({ plain }) => words.includes(plain));
       this.also(fact, { at: spans[0]?.at ?? 0, end: spans.at(-1)?.end ?? 0 });

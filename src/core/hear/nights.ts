@@ -1,6 +1,7 @@
 import { nth } from "../sums/there";
 import type { Felt } from "../model";
-import { FELTS, NOT_SO } from "../trade/words/hearing";
+import { FELTS } from "../trade/words/nights";
+import { NOT_SO } from "../trade/words/speech";
 import { EACH_NIGHT, ON_LABEL } from "../trade/words/nights";
 import { unitSpans, type Clause, type ReadSentence, type Unit } from "./clause";
 import type { HeardFact } from "./facts";

@@ -1,4 +1,4 @@
-import { NUMBER_WORDS } from "../trade/words/hearing";
+import { NUMBER_WORDS } from "../trade/words/numbers";
 import type { HeardFact } from "./facts";
 
 /** A number, in figures or as a word; null where it is none. */

@@ -1,6 +1,13 @@
 import { lastOf, nth } from "../sums/there";
 import type { Item } from "../model";
-import { KIND_WORDS, MAY_STAND_ALONE, ONLY_PLURAL, NO_SLIP, NOT_ALONE, WORDS_FOR } from "../trade/words/naming";
+import {
+  KIND_WORDS,
+  MAY_STAND_ALONE,
+  ONLY_PLURAL,
+  NO_SLIP,
+  NOT_ALONE,
+  WORDS_FOR,
+} from "../trade/words/naming";
 import { NUMBER_UNITS, ORDINALS } from "../trade/words/numbers";
 import { findKind } from "../trade/words/names";
 import { isTypoOf, type Token } from "./tokens";
@@ -147,7 +154,13 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
         continue;
       const mention = mentionOf(words, first, last, names);
       // "Mia's bag" is a name only where a thing is called so, whole.
-      if (between.some(({ plain }) => plain === "'s") && mention && mention.score < 50) continue;
+      if (
+        between.some(({ plain }) => plain === "'s") &&
+        mention &&
+        mention.score < 50 &&
+        !isOwners(mention, between)
+      )
+        continue;
       if (mention && (!best || mention.score > best.score)) best = mention;
     }
     if (best) {
@@ -157,6 +170,10 @@ export function mentionsIn(tokens: readonly Token[], names: Names): Mention[] {
   }
   return found;
 }
+
+/** "Uncle's bag", of a thing called "Uncle's sleeping bag". */
+const isOwners = ({ things }: Mention, tokens: readonly Token[]) =>
+  tokens[1]?.plain === "'s" && things.every(({ name }) => ownerIn(name) === tokens[0]?.plain);
 
 /**
  * "The thin one", "the 2 l one", "the small ones": by what sets it apart, among things like the last that was

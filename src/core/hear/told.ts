@@ -1,24 +1,9 @@
 import { nth } from "../sums/there";
 import type { ItemId } from "../model";
-import {
-  CALLS,
-  COMPARED,
-  COMPLAINT_PLACES,
-  COMPLAINTS,
-  DONE,
-  EXITS,
-  FAILED,
-  PARTS,
-  HARDLY,
-  NEGATION,
-  NOT_SO,
-  PATCHED,
-  TROUBLES,
-  UNUSED,
-  USED,
-  WENT_WITHOUT,
-  WHYS,
-} from "../trade/words/hearing";
+import { CALLS, DONE, EXITS, PATCHED, WENT_WITHOUT } from "../trade/words/ends";
+import { COMPARED, NEGATION, NOT_SO } from "../trade/words/speech";
+import { COMPLAINTS, COMPLAINT_PLACES, FAILED, PARTS, TROUBLES } from "../trade/words/troubles";
+import { HARDLY, UNUSED, USED, WHYS } from "../trade/words/uses";
 import type { Clause } from "./clause";
 import type { ThingFact } from "./facts";
 import { NUMBER, numberOf, shareOf } from "./quantities";
@@ -61,13 +46,14 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   if (gone) told.exit = gone;
   if (!told.frost) troublesIn(told, words, thing, around, said.hasAmounts);
   complaintsIn(told, words, around, thing, (thing && said.soFar(thing)?.use) === "unused");
-  usedIn(told, n, thing, said.clauses);
+  usedIn(told, n, thing, said);
   piecesHarmed(told, words, thing);
   const done = DONE.find(({ is }) => {
     const match = is.exec(words);
     return match && !isNegated(words, match.index);
   });
-  if (done && !told.call) {
+  // What is to be done is not done yet.
+  if (done && !told.call && !TO_BE_DONE.test(words)) {
     const isHarmed = [told.trouble, thing && said.soFar(thing)?.trouble].some(Boolean);
     if (done.gives === "repair" && isHarmed) told.fix = "patched";
     else if (!isHarmed || done.gives !== "repair") told.did = done.gives;
@@ -88,6 +74,8 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
 
 /** How far wear has come is told as it is: "the lugs are nearly flat". */
 const NEARLY_WORN = /\b(nearly|almost) (flat|bald|smooth|through|worn|gone)\b(?=.*)/;
+
+const TO_BE_DONE = /\b(ill|i will|needs?|must|have to|has to|got to|to be|wants? (a|to)|suspect)\b/;
 
 function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasAmounts: boolean): void {
   const pieces = thing?.pieces ?? 1;
@@ -140,8 +128,9 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
 
 /** What is used up is empty; a bottle or a battery that is, is not used up. */
 const isEmptied = (words: string, { jobs }: Named) =>
-  /\b(T|it|its|they|theyre) (is |are |was |ran |has run )?(now )?(out|out of (fuel|gas|juice)|used up|empty|all gone)$/.test(words) &&
-  !jobs.some((job) => /carry|power|light|shelter|sleep/.test(job));
+  /\b(T|it|its|they|theyre) ((ran|has run) out|(is |are |was |ran |has run )?(now )?(out of (fuel|gas|juice)|used up|empty|all gone))$/.test(
+    words,
+  ) && !jobs.some((job) => /carry|power|light|shelter|sleep/.test(job));
 
 /** "One pair is through at the heels", of several: so many of them, and the others still go. */
 function piecesHarmed(told: ThingTold, words: string, thing: Named | undefined): void {
@@ -216,6 +205,7 @@ function complaintsIn(
     if (gives === "slow" && told.symptoms?.includes("clogged or slow")) continue;
     if (gives === "weak" && told.symptoms?.includes("dim or weak")) continue;
     if (gives === "smells" && /\bsmel(l|ls|led|t) (of )?(gas|T)\b/.test(words)) continue;
+    if (gives === "slides" && told.symptoms?.includes("lost loft")) continue;
     if (gives === "slides" && told.symptoms?.includes("loose")) continue;
     if (gives === "slides" && /\b(i|we|me) (slid|slipped)\b/.test(words)) continue;
     if (gives === "fragile" && told.symptoms?.includes("worn thin")) continue;
@@ -236,9 +226,10 @@ function complaintsIn(
 }
 
 /** What it never did is no word on its use. */
-const NEVER_FAILED = /\bnever (let|failed|went|did|had|leak|rub)|\b(not|didnt) (keep|kept|let|hold|leak|fail|work)\b/;
+const NEVER_FAILED =
+  /\bnever (let|failed|went|did|had|leak|rub)|\b(not|didnt) (keep|kept|let|hold|leak|fail|work)\b/;
 
-function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: readonly Clause[]): void {
+function usedIn(told: ThingTold, n: number, thing: Named | undefined, { clauses, hasAmounts }: Around): void {
   const around = clauses.map((each) => each.words);
   const words = nth(around, n);
   const whole = around.join(" , ");
@@ -275,6 +266,8 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, clauses: r
     if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
     return;
   }
+  // "I used 130 g of gas" tells an amount.
+  if (hasAmounts && thing?.jobs.some((job) => job === "cook" || job === "eat") && /\d/.test(words)) return;
   const used = USED.exec(words);
   if (
     used &&
@@ -368,7 +361,8 @@ function frostOf(words: string, thing: Named | undefined): ThingTold["frost"] {
 }
 
 /** "The bag lost feathers": what it lost is no loss of it. */
-const SHEDS = /\bT (?:has |have )?lost (?!in\b|on\b|at\b|somewhere|near\b|by\b|to\b|over\b|for\b|again|yesterday|today|day\b|off\b|under\b|km\b)\w/;
+const SHEDS =
+  /\bT (?:has |have )?lost (?!in\b|on\b|at\b|somewhere|near\b|by\b|to\b|over\b|for\b|again|yesterday|today|day\b|off\b|under\b|km\b)\w/;
 
 function exitIn(words: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
@@ -382,7 +376,12 @@ function exitIn(words: string, thing: Named | undefined, told: ThingTold): Thing
         /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
     )
       continue;
-    if (how === "lost" && /\bleft (the |my )?T (outside|out|at home)\b|\b(for collection|to (collect|pick up|fetch)|overnight|for the day|till|until)\b/.test(words))
+    if (
+      how === "lost" &&
+      /\bleft (the |my )?T (outside|out|at home)\b|\b(for collection|to (collect|pick up|fetch)|overnight|for the day|till|until)\b/.test(
+        words,
+      )
+    )
       continue;
     if (
       how === "worn out" &&

@@ -66,10 +66,18 @@ export const NOT_ALONE: ReadonlySet<string> = new Set(
   ).split(" "),
 );
 /** Of these a thing is named by the one word all the same, where nothing else bears it. */
-export const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "cap", "gas", "food", "light"]);
+export const MAY_STAND_ALONE: ReadonlySet<string> = new Set(["foam", "map", "cap", "gas", "food", "light"]);
 
 /** Without its last letter each is another word: what is too short is no pair of shorts. */
-export const ONLY_PLURAL: ReadonlySet<string> = new Set(["shorts", "drops", "tights", "longs", "flats", "thongs", "runners"]);
+export const ONLY_PLURAL: ReadonlySet<string> = new Set([
+  "shorts",
+  "drops",
+  "tights",
+  "longs",
+  "flats",
+  "thongs",
+  "runners",
+]);
 
 /** Words of their own that are a letter away from what many things are called. */
 export const NO_SLIP: ReadonlySet<string> = new Set(
