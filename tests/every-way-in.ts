@@ -207,16 +207,16 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
       after: c % 2 ? log.item(c) : null,
     },
   ],
-  "unpack#takeLine": ([a, b], log) => [
+  "unpack/[trip]/told#takeLine": ([a, b], log) => [
     log.trip(a),
     pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
   ],
-  "unpack#putLineBack": ([a, b], log) => [
+  "unpack/[trip]/told#putLineBack": ([a, b], log) => [
     log.trip(a),
     pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
     null,
   ],
-  "unpack#takeTalk": ([a, b, c], log) => [
+  "unpack/[trip]/told#takeTalk": ([a, b, c], log) => [
     log.trip(a),
     [
       {
@@ -232,14 +232,27 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
       },
     ],
   ],
-  "unpack#takeTalkBack": ([a, b], log) => [
+  "unpack/[trip]/told#takeTalkBack": ([a, b], log) => [
     log.trip(a),
     {
-      trip: { felt: [], boiled: null, missed: [], supplies: [] },
-      marks: [{ item: log.item(b), before: null, wasAlong: true }],
+      trip: { felt: [], boiled: null, missed: [], supplies: [], made: [], stay: [] },
+      carries: [{ item: log.item(b), before: null }],
       items: [],
       entries: [],
     },
+  ],
+  "unpack/[trip]/told#rewriteLine": ([a, b, c], log) => [
+    log.trip(a),
+    pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
+    c % 3 === 2 ? "" : `written again ${c}`,
+  ],
+  "unpack/[trip]/told#removeLine": ([a, b], log) => [
+    log.trip(a),
+    pick(pick(log.trips, a)?.lines ?? [], b)?.id ?? "no line",
+  ],
+  "unpack/[trip]/told#putLineThere": ([a, b], log) => [
+    log.trip(a),
+    { id: `line-${b}`, at: "2026-05-01T10:00:00Z", text: "there again" },
   ],
   "next#move": ([a, b, c], log) => [log.trip(a), log.item(b), c % 3 === 2 ? null : c % 3 ? "take" : "leave"],
   "next#packList": ([a, b, c], log) => [log.trip(a), [log.item(b), log.item(c)]],
@@ -316,6 +329,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
     },
   ],
   "api/list/[trip]#GET": ([a, b], log) => [{ at: b % 2 ? "?as=csv" : "", params: { trip: log.trip(a) } }],
+  "api/told/[trip]#GET": ([a], log) => [{ params: { trip: log.trip(a) } }],
   "api/log#GET": () => [{ at: "" }],
   "api/log#POST": ([a, b, c]) => [
     {

@@ -75,8 +75,27 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await expect
       .poll(async () => (await tripOf(app)).felt?.at(-1))
       .toMatchObject({ low: 2, felt: "cold", slept: ["quilt", "fleece"] });
-    await home.getByRole("button", { name: "Put aside: ferry only on Tuesdays" }).click();
+    // A line that was misread is put right by its pieces; one that was mistyped is written again; one is deleted, and back.
+    await home.getByRole("button", { name: "Rewrite: ferry only on Tuesdays" }).click();
+    await home.getByLabel("The line").fill("");
+    await home.getByRole("button", { name: "Save" }).click();
+    await home.getByText("Write something.").waitFor();
+    await home.getByLabel("The line").fill("ferry only on Wednesdays");
+    await home.getByRole("button", { name: "Save" }).click();
+    await home.getByRole("button", { name: "Delete: ferry only on Wednesdays" }).click();
+    await home
+      .getByRole("button", { name: "Delete: ferry only on Wednesdays" })
+      .waitFor({ state: "detached" });
+    await home
+      .locator("[data-sonner-toast]")
+      .filter({ hasText: "Line deleted" })
+      .getByRole("button")
+      .first()
+      .click();
+    await home.getByRole("button", { name: "Put aside: ferry only on Wednesdays" }).click();
     await expect.poll(async () => (await tripOf(app)).lines?.at(-1)).toMatchObject({ taken: true });
+    await home.getByText(/lines taken or put aside/).click();
+    await home.getByText("A note, kept as it is").waitFor();
     await home.getByRole("button", { name: /^Take it: torch/ }).waitFor();
     await expect.poll(() => home.getByRole("button", { name: /^(Take it: cold|Put aside)/ }).count()).toBe(0);
     expect(faults).toEqual([]);

@@ -296,6 +296,10 @@ test("lists against lists: what came out and went in adds up to the change, and 
     const csv = await (await fetch(`${app.url}/api/list/low-fells-2025-08-30?as=csv`)).text();
     expect(csv.split("\r\n")[0]).toBe("where,thing,pieces,weight,grams");
     expect((await fetch(`${app.url}/api/list/nowhere`)).status).toBe(404);
+    const told = await (await fetch(`${app.url}/api/told/low-fells-2025-08-30`)).text();
+    expect(told).toMatch(/^# /);
+    expect(told).toContain("| thing | weight | used | what was said | next |");
+    expect((await fetch(`${app.url}/api/told/nowhere`)).status).toBe(404);
     await expectAccessible(page);
     expect(faults).toEqual([]);
     await page.close();

@@ -171,7 +171,7 @@ const ONCE_KEPT: readonly (readonly [string, () => Promise<void>, () => Promise<
   [
     "a line on an older walk says lost of what was along later",
     async () => {},
-    () => went("unpack#takeLine", ["older", "line"]),
+    () => went("unpack/[trip]/told#takeLine", ["older", "line"]),
   ],
   [
     "one of eight pegs was lost, and then there is one piece of them",

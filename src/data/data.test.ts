@@ -28,7 +28,7 @@ import { readLogFile, writeLogFile } from "@/formats/log-file";
 import { carriesOf, changeCarry, removeCarries, saveCarries } from "./records/carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./records/items";
-import { addLines, setTaken } from "./records/lines";
+import { addLines, changeLine } from "./records/lines";
 import { lockFolder } from "./lock";
 import { changedSince, readChanges } from "./changes";
 import { readLog, readWholeLog, replaceLog, rereadLog } from "./records/log";
@@ -226,13 +226,16 @@ describe("marks and packs", () => {
       await addLines(db, FIRST, [line("b", "2026-05-02T10:00:00Z")]);
       await addLines(db, FIRST, [line("a", "2026-05-01T10:00:00Z"), line("b", "2026-05-02T10:00:00Z")]);
       await saveTrips(db, [{ ...read, note: "saved from an old form" }]);
-      await setTaken(db, FIRST, "b", true);
+      await changeLine(db, FIRST, "b", (each) => ({ ...each, taken: true }));
       const now = (await findTrip(db, FIRST))!;
       expect(now.note).toBe("saved from an old form");
       expect(now.lines.map(({ id, taken }) => [id, taken])).toEqual([
         ["a", false],
         ["b", true],
       ]);
+      expect((await changeLine(db, FIRST, "a", () => null))?.text).toBe("line a");
+      expect((await findTrip(db, FIRST))!.lines.map(({ id }) => id)).toEqual(["b"]);
+      expect(await changeLine(db, FIRST, "a", (each) => each)).toBeNull();
       expect(await addLines(db, "nowhere" as TripId, [line("c", "2026-05-01T10:00:00Z")])).toBe(false);
     }));
 

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import type { Stow } from "@/core/model";
 import { FORMULA } from "./items-csv";
+import { inMarkdown } from "./markdown";
 
 /** A thing as a list to hand on has it. */
 export interface ListLine {
@@ -50,6 +51,3 @@ export function listAsMarkdown(
     "",
   ].join("\n");
 }
-
-/** What a name could be taken for in Markdown is made plain. */
-const inMarkdown = (text: string) => text.replace(/[\\`*_[\]<>#|~]/g, "\\$&").replace(/[\r\n]+/g, " ");

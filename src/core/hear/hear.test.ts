@@ -4,7 +4,7 @@ import { Item, Mark, TripHead, type ItemId } from "../model";
 import { sayHeard } from "../say/walk/heard";
 import { withDefaults } from "../trade/full-item";
 import { kindOf } from "../trade/words/names";
-import type { HeardFact } from "./facts";
+import type { HeardFact } from "../model";
 import { hear, namedOf, piecesOf } from "./hear";
 import { intoDebrief } from "./into-debrief";
 

@@ -7,15 +7,18 @@ import {
   type FeltNight,
   type ItemId,
   type Leg,
+  type Shared,
   type Supply,
   type TripHead,
 } from "../model";
-import type { HeardFact, ThingFact } from "./facts";
+import type { HeardFact, ThingFact } from "../model";
 
 /** What facts come to on a trip's debrief: nothing that was there is lost. */
 export interface Debriefed {
-  readonly trip: Pick<TripHead, "felt" | "boiled" | "missed" | "supplies">;
+  readonly trip: Pick<TripHead, "felt" | "boiled" | "missed" | "supplies" | "made" | "stay">;
   readonly marks: ReadonlyMap<ItemId, Mark>;
+  /** Who carried or shared things. */
+  readonly shared: ReadonlyMap<ItemId, Shared>;
   /** What was done about things on the way. */
   readonly done: readonly { readonly item: ItemId; readonly what: EntryWhat; readonly text: string }[];
   readonly joined: readonly Extract<HeardFact, { about: "joined" }>[];
@@ -35,12 +38,16 @@ export function intoDebrief(
 ): Debriefed {
   const marks = new Map<ItemId, Mark>();
   const known = (item: ItemId) => marks.get(item) ?? carries.find((each) => each.item === item)?.mark ?? null;
+  const shared = new Map<ItemId, Shared>();
   const done: Debriefed["done"][number][] = [];
   const joined: Extract<HeardFact, { about: "joined" }>[] = [];
-  let { felt, boiled, missed, supplies } = trip;
+  let { felt, boiled, missed, supplies, made, stay } = trip;
   for (const { fact, text } of told) {
     if (fact.about === "thing") {
       if (fact.did) done.push({ item: fact.item, what: fact.did, text });
+      if (fact.with) shared.set(fact.item, { with: fact.with, part: fact.use === "used" ? HALF : 0 });
+      if (fact.made) made = withItem(made, fact.item);
+      if (fact.stay) stay = withItem(stay, fact.item);
       if (isMark(fact)) marks.set(fact.item, intoMark(known(fact.item), fact, text, trip.legs));
     } else if (fact.about === "night") felt = [...felt, ...nightsOf(fact, on)];
     else if (fact.about === "missed")
@@ -49,11 +56,28 @@ export function intoDebrief(
     else if (fact.what === "boiled") boiled = Math.round(((boiled ?? 0) + fact.value) * 100) / 100;
     else supplies = withAmount(supplies, fact);
   }
-  return { trip: { felt, boiled, missed, supplies }, marks, done, joined };
+  return { trip: { felt, boiled, missed, supplies, made, stay }, marks, shared, done, joined };
 }
 
+/** The owner's part of what is shared, where nobody says how much. */
+const HALF = 0.5;
+
+/** As many as a trip names, the first that were told. */
+const MOST_NAMED = 3;
+const withItem = (named: readonly ItemId[], item: ItemId): ItemId[] =>
+  named.includes(item) || named.length >= MOST_NAMED ? [...named] : [...named, item];
+
 /** What is only done about a thing, or only carried by another, is no mark. */
-const NO_MARK: ReadonlySet<string> = new Set(["about", "item", "did", "with", "metres", "day"]);
+const NO_MARK: ReadonlySet<string> = new Set([
+  "about",
+  "item",
+  "did",
+  "with",
+  "metres",
+  "day",
+  "made",
+  "stay",
+]);
 const isMark = (fact: ThingFact) => Object.keys(fact).some((field) => !NO_MARK.has(field));
 
 /** A thing's mark with what was heard of it. */

@@ -1,5 +1,5 @@
 import { nth } from "../sums/there";
-import type { HeardFact, ThingFact } from "./facts";
+import type { HeardFact, ThingFact } from "../model";
 import type { Named } from "./things";
 
 /** What is told of one thing, each field one value or a list. */
@@ -7,7 +7,7 @@ interface ToldOfThing extends Partial<Record<ToldField, unknown>> {
   readonly item: string;
 }
 type ToldField =
-  | Exclude<keyof ThingFact, "about" | "item" | "symptoms" | "complaints" | "metres">
+  | Exclude<keyof ThingFact, "about" | "item" | "symptoms" | "complaints" | "metres" | "made" | "stay">
   | "symptom"
   | "complaint"
   | "km";
@@ -46,7 +46,16 @@ const oneOrMore = <Value>(values: readonly Value[]): Value | readonly Value[] =>
   values.length === 1 ? nth(values, 0) : values;
 
 /** Said by another name, or only there to tell facts apart. */
-const TOLD_APART: ReadonlySet<string> = new Set(["about", "item", "symptoms", "complaints", "metres", "for"]);
+const TOLD_APART: ReadonlySet<string> = new Set([
+  "about",
+  "item",
+  "symptoms",
+  "complaints",
+  "metres",
+  "for",
+  "made",
+  "stay",
+]);
 
 /** A fact as it is printed. */
 export function factsTold(fact: HeardFact, things: readonly Named[]): ToldFact {

@@ -1,11 +1,11 @@
 import { nth } from "../sums/there";
 import type { ItemId } from "../model";
-import { CALLS, DONE, EXITS, PATCHED, WENT_WITHOUT } from "../trade/words/ends";
+import { CALLS, DONE, EXITS, MADE, PATCHED, STAYED, WENT_WITHOUT } from "../trade/words/ends";
 import { COMPARED, NEGATION, NOT_SO } from "../trade/words/speech";
 import { COMPLAINTS, COMPLAINT_PLACES, FAILED, PARTS, TROUBLES } from "../trade/words/troubles";
 import { HARDLY, UNUSED, USED, WHYS } from "../trade/words/uses";
 import type { Clause } from "./clause";
-import type { ThingFact } from "./facts";
+import type { ThingFact } from "../model";
 import { NUMBER, numberOf, shareOf } from "./quantities";
 import type { Named } from "./things";
 
@@ -34,6 +34,8 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   const frost = frostOf(words, thing);
   if (frost && (frost === "unknown" || !NOT_SO.test(words))) told.frost = frost;
   countsIn(told, words, thing, said.hasAmounts);
+  if (MADE.test(words) && !isNegated(words, words.search(MADE))) told.made = true;
+  if (call === "leave" && STAYED.test(words)) told.stay = true;
   const certain = words.replace(NEARLY_WORN, "$2");
   if (told.frost === "unknown" || (NOT_SO.test(certain) && !call)) return told;
   if (someone) {

@@ -10,6 +10,7 @@ import type { Trip } from "./trip";
 /** The records that the trade keeps. One schema each; types follow from it, and so does the open file format. */
 export * from "./basics";
 export * from "./entry";
+export * from "./fact";
 export * from "./item";
 export * from "./lists";
 export * from "./mark";

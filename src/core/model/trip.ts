@@ -3,6 +3,7 @@ import { SUPPLY_SORTS } from "./lists";
 import { Distance, Height, Mass } from "../units/measures";
 import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
+import { HeardFact } from "./fact";
 import { Carry } from "./mark";
 import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
 
@@ -106,7 +107,13 @@ export const Line = z.object({
   id: RecordId,
   at: z.iso.datetime({ offset: true, message: "When it was written can't be read." }),
   text: LineText,
-  taken: z.boolean().default(false).meta({ description: "true: taken into the debrief." }),
+  taken: z.boolean().default(false).meta({ description: "true: taken into the debrief, or put aside." }),
+  told: z
+    .array(HeardFact)
+    .max(40)
+    .nullable()
+    .default(null)
+    .meta({ description: "What it was taken as; null: not taken yet, or taken before this was kept." }),
 });
 export type Line = z.infer<typeof Line>;
 

@@ -8,23 +8,37 @@ import { Refused } from "../refused";
  * @throws Refused where it has no room for more
  */
 export async function addLines(db: Db, trip: TripId, lines: readonly Line[]): Promise<boolean> {
-  const { rows } = await db.query("select lines from trip where id = $1 for update", [trip]);
-  if (!rows[0]) return false;
-  const known = Line.array().parse(rows[0].lines);
+  const known = await readLines(db, trip);
+  if (!known) return false;
   const ids = new Set(known.map(({ id }) => id));
   const all = [...known, ...lines.filter(({ id }) => !ids.has(id))].sort((a, b) => inOrder(a.at, b.at));
   if (all.length > MOST_LINES) throw new Refused("That trip has as many lines as it can hold.");
-  await db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(all)]);
+  await writeLines(db, trip, all);
   return true;
 }
 
-/** Says of a line whether it has been taken into the debrief. */
-export async function setTaken(db: Db, trip: TripId, id: string, taken: boolean): Promise<void> {
-  await db.query(
-    `update trip set lines = coalesce((
-       select jsonb_agg(case when line ->> 'id' = $2 then line || jsonb_build_object('taken', $3::boolean) else line end order by n)
-         from jsonb_array_elements(lines) with ordinality as told (line, n)), '[]')
-      where id = $1`,
-    [trip, id, taken],
+const readLines = async (db: Db, trip: TripId): Promise<Line[] | null> => {
+  const { rows } = await db.query("select lines from trip where id = $1 for update", [trip]);
+  return rows[0] ? Line.array().parse(rows[0].lines) : null;
+};
+const writeLines = (db: Db, trip: TripId, lines: readonly Line[]) =>
+  db.query("update trip set lines = $2::jsonb where id = $1", [trip, JSON.stringify(lines)]);
+
+/** Changes one line of a trip; null takes it away. What it was is the answer; null where it is not there. */
+export async function changeLine(
+  db: Db,
+  trip: TripId,
+  id: string,
+  change: (line: Line) => Line | null,
+): Promise<Line | null> {
+  const lines = await readLines(db, trip);
+  const line = lines?.find((each) => each.id === id);
+  if (!lines || !line) return null;
+  const next = change(line);
+  await writeLines(
+    db,
+    trip,
+    lines.flatMap((each) => (each === line ? (next ?? []) : each)),
   );
+  return line;
 }

@@ -55,7 +55,7 @@ export function useFieldLines(there: ReadonlySet<string>) {
   }, [there, kept, look]);
   /** Keeps a line on the phone, and sends it; why not, where the phone refuses. */
   const write = async (trip: TripId, text: string): Promise<string | null> => {
-    const line = { id: nanoid(), at: new Date().toISOString(), text, taken: false };
+    const line = { id: nanoid(), at: new Date().toISOString(), text, taken: false, told: null };
     try {
       await keepLine({ ...line, trip, sent: false });
     } catch (error) {

@@ -1,4 +1,4 @@
-import type { HeardFact } from "../../hear/facts";
+import type { HeardFact } from "../../model";
 import type { ItemId } from "../../model";
 import {
   capital,
@@ -42,13 +42,17 @@ function sayFact(fact: HeardFact, units: Units, nameOf: (item: ItemId) => string
         days,
         with: who,
         did,
+        made,
+        stay,
       } = fact;
+      // What was harmed on the way was used.
+      const isHarmed = trouble !== undefined || symptoms.length + complaints.length > 0;
       const told = [
         trouble,
         ...symptoms,
         ...complaints.map((each) => (on ? `${each} (${on})` : each)),
         exit && (instead ? `${exit} for ${nameOf(instead)}` : exit),
-        use,
+        isHarmed && use === "used" ? undefined : use,
         why,
         pieces !== undefined && count(pieces, "piece"),
         enough !== undefined && `${enough} would be enough`,
@@ -60,7 +64,9 @@ function sayFact(fact: HeardFact, units: Units, nameOf: (item: ItemId) => string
         days !== undefined && `used on ${count(days, "day")}`,
         who && `with ${who}`,
         did && DONE[did],
-        call && `“${call}”`,
+        call && !stay && `“${call}”`,
+        made && "made the trip",
+        stay && "could have stayed at home",
         metres !== undefined && `at ${sayDistance(metres, units)}`,
         day !== undefined && `on day ${day}`,
       ].filter((each) => typeof each === "string");

@@ -61,6 +61,13 @@ export const CALLS: readonly Row<OwnerCall>[] = [
   },
 ];
 
+/** It made the trip. */
+export const MADE =
+  /\b(made|saved|makes) (the|my|our|this) (whole )?(trip|weekend|week|walk|holiday|tour)\b|\bmade it (too|as well|for me)\b/;
+/** It could have stayed at home. */
+export const STAYED =
+  /\b(could|should|shouldve|couldve)( easily| well| just| really| happily| all)? (have )?(stayed|been left|left)\b/;
+
 /** What was done about a thing. */
 export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
   { is: /\b(washed|rinsed|laundered)\b/, gives: "wash" },

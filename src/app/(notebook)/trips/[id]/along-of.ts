@@ -1,18 +1,15 @@
-import { carriedOfTrip, partOf, type Book } from "@/core/ledger/book";
+import type { WentAlong } from "@/core/ledger/along";
+import { carriedOfTrip, type Book } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import { endsOf, stretchesOf } from "@/core/ledger/stretches";
-import type { Carry, ItemId, Mark, Trip } from "@/core/model";
+import type { ItemId, Mark, Trip } from "@/core/model";
 import { happenedOn, legName } from "@/core/say/walk/mark";
-import type { FullItem } from "@/core/trade/full-item";
 import { sayDistance } from "@/core/units/speak";
 import type { StrokeCode } from "@/ui/stroke/stroke";
 import { strokeOf } from "@/ui/stroke/stroke-code";
 
-/** A thing that was along: as it is on the shelf, as it was carried, how far, and its stroke. */
-export interface Along {
-  readonly item: FullItem;
-  readonly carry: Carry;
-  readonly metres: number;
+/** A thing that was along, and its stroke. */
+export interface Along extends WentAlong {
   readonly code: StrokeCode;
 }
 
@@ -22,26 +19,6 @@ export const alongOf = (trip: Trip, book: Book): Along[] =>
     const { carry, metres } = carried;
     return item ? [{ item, carry, metres, code: strokeOf(carried, item) }] : [];
   });
-
-/** What the owner carried of a thing, in grams; what nobody weighed counts nothing. */
-const carriedGrams = ({ item, carry }: Along) => (item.weight?.g ?? 0) * partOf(carry);
-
-/** Grams of some things, as far as the owner carried them. */
-export const gramsOf = (things: readonly Along[]) =>
-  things.reduce((sum, each) => sum + carriedGrams(each), 0);
-
-/** Gram-metres of some things. */
-export const gramMetresOf = (things: readonly Along[]) =>
-  things.reduce((sum, each) => sum + carriedGrams(each) * each.metres, 0);
-
-/** What stayed in the pack: dead weight, and cover, which is there not to be needed. */
-export function unusedOf(along: readonly Along[]) {
-  const unused = along.filter(({ carry }) => carry.mark?.use === "unused");
-  return {
-    dead: unused.filter(({ item }) => !item.cover),
-    cover: unused.filter(({ item }) => item.cover),
-  };
-}
 
 /** What was borne with somebody, or by them. */
 export const sharedOf = (along: readonly Along[]) =>

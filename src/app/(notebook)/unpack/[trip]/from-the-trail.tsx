@@ -1,44 +1,42 @@
 "use client";
 
 import { useState } from "react";
-import type { TripId } from "@/core/model";
+import type { HeardFact, ItemId, TripId } from "@/core/model";
+import { sayHeard } from "@/core/say/walk/heard";
+import { count, type Units } from "@/core/units/speak";
+import { whatIsWrong, type Answer } from "@/ui/form/answer";
+import { Field } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
-import { sayWithUndo } from "@/ui/notice/undo";
+import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
-import { putLineBack, takeLine } from "../actions";
+import { putLineBack, putLineThere, removeLine, rewriteLine, takeLine } from "./told/actions";
+import { FactRows, flipped, NO_CHOICES, putRight } from "./told/fact-rows";
 
-/** A line written on the way, and what it was understood to be. */
+/** A line written on the way, and what it is understood to be. */
 export interface TrailLine {
   readonly id: string;
   readonly text: string;
-  readonly says: string;
-  readonly isNote: boolean;
+  readonly facts: readonly HeardFact[];
 }
 
-/** What was written on the way: each line becomes a mark, a night or a thing that joined by one press. */
-export function FromTheTrail({ trip, lines }: { trip: TripId; lines: readonly TrailLine[] }) {
-  const refresh = useRefresh();
-  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const [busy, setBusy] = useState<string>();
-  if (lines.length === 0) return null;
-  const take = async ({ id, says, isNote }: TrailLine) => {
-    setBusy(id);
-    const answer = await takeLine(trip, id).catch(() => null);
-    setBusy(undefined);
-    if (!answer?.ok)
-      return setWrong({
-        ...wrong,
-        [id]: (answer && Object.values(answer.fields)[0]) ?? "Not taken: the server can’t be reached.",
-      });
-    tellOtherTabs();
-    void refresh();
-    const taken = answer.value;
-    sayWithUndo(
-      isNote ? "Put aside" : says,
-      () => putLineBack(trip, id, taken),
-      () => void refresh(),
-    );
-  };
+/** A line that was taken or put aside, and what it was taken as. */
+export interface TakenLine {
+  readonly id: string;
+  readonly text: string;
+  readonly says: string;
+}
+
+interface FromTheTrailProps {
+  readonly trip: TripId;
+  readonly lines: readonly TrailLine[];
+  readonly taken: readonly TakenLine[];
+  readonly things: readonly { readonly id: ItemId; readonly name: string }[];
+  readonly units: Units;
+}
+
+/** What was written on the way: each line as it is understood, put right where it is not, and taken by one press. */
+export function FromTheTrail({ lines, taken, ...rest }: FromTheTrailProps) {
+  if (lines.length === 0 && taken.length === 0) return null;
   return (
     <section aria-labelledby="trail-title" className="mb-6 border-l-4 border-catkin-strong pl-4">
       <h2 id="trail-title" className="text-lg">
@@ -46,24 +44,184 @@ export function FromTheTrail({ trip, lines }: { trip: TripId; lines: readonly Tr
       </h2>
       <ul>
         {lines.map((line) => (
-          <li key={line.id} className="flex flex-wrap items-center gap-x-3 border-b border-rule py-1">
-            <span className="min-w-0 flex-1 basis-60">
-              <b>{line.text}</b>
-              <span className="block text-sm text-muted">{line.says}</span>
-              {wrong[line.id] && <span className="error block">{wrong[line.id]}</span>}
-            </span>
-            <button
-              type="button"
-              className="btn"
-              disabled={busy === line.id}
-              onClick={() => void take(line)}
-              aria-label={`${line.isNote ? "Put aside" : "Take it"}: ${line.text}`}
-            >
-              {line.isNote ? "Put aside" : "Take it"}
-            </button>
-          </li>
+          <WaitingLine key={line.id + line.text} line={line} {...rest} />
         ))}
       </ul>
+      {taken.length > 0 && <TakenLines trip={rest.trip} lines={taken} />}
     </section>
+  );
+}
+
+/** Does something about a line, and says what came of it, with the press that takes it back. */
+function useOnLine() {
+  const refresh = useRefresh();
+  const [wrong, setWrong] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const act = async <Value,>(
+    does: () => Promise<Answer<Value>>,
+    says: string,
+    undo: (value: Value) => Promise<Answer<unknown>>,
+  ) => {
+    setBusy(true);
+    const answer = await does().catch(() => null);
+    setBusy(false);
+    if (!answer?.ok) return setWrong(answer ? whatIsWrong(answer) : UNREACHED);
+    setWrong(undefined);
+    tellOtherTabs();
+    void refresh();
+    sayWithUndo(
+      says,
+      () => undo(answer.value),
+      () => void refresh(),
+    );
+  };
+  return { act, busy, wrong };
+}
+
+function WaitingLine({
+  trip,
+  line: { id, text, facts },
+  things,
+  units,
+}: { line: TrailLine } & Omit<FromTheTrailProps, "lines" | "taken">) {
+  const { act, busy, wrong } = useOnLine();
+  const [choices, setChoices] = useState(NO_CHOICES);
+  const [typed, setTyped] = useState<string>();
+  const nameOf = (item: ItemId) => things.find((thing) => thing.id === item)?.name ?? item;
+  const rows = facts.map((heard, n) => {
+    const key = `${id} ${n}`;
+    const fact = choices.corrections.get(key) ?? heard;
+    return { key, fact, says: sayHeard([fact], units, nameOf), isTaken: !choices.dropped.has(key) };
+  });
+  const kept = rows.flatMap(({ fact, isTaken }) => (isTaken ? [fact] : []));
+  const says = kept.length === 0 ? "Put aside" : "Take it";
+  return (
+    <li className="border-b border-rule py-1">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <b className="min-w-0 flex-1 basis-60 break-words">{text}</b>
+        <button
+          type="button"
+          className="btn"
+          disabled={busy}
+          aria-label={`${says}: ${text}`}
+          onClick={() =>
+            void act(
+              () => takeLine(trip, id, kept),
+              kept.length === 0 ? "Put aside" : sayHeard(kept, units, nameOf),
+              (back) => putLineBack(trip, id, back),
+            )
+          }
+        >
+          {says}
+        </button>
+        <button
+          type="button"
+          className="link min-h-9 text-sm pointer-coarse:min-h-11"
+          aria-expanded={typed !== undefined}
+          aria-label={`Rewrite: ${text}`}
+          onClick={() => setTyped(typed === undefined ? text : undefined)}
+        >
+          Rewrite
+        </button>
+        <button
+          type="button"
+          className="link min-h-9 text-sm pointer-coarse:min-h-11"
+          disabled={busy}
+          aria-label={`Delete: ${text}`}
+          onClick={() =>
+            void act(
+              () => removeLine(trip, id),
+              "Line deleted",
+              (line) => putLineThere(trip, line),
+            )
+          }
+        >
+          Delete
+        </button>
+      </div>
+      {typed !== undefined && (
+        <form
+          className="my-2 flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void act(
+              () => rewriteLine(trip, id, typed),
+              "Line rewritten",
+              (was) => rewriteLine(trip, id, was),
+            );
+          }}
+        >
+          <Field
+            label="The line"
+            className="flex-1"
+            autoFocus
+            maxLength={300}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <button type="submit" className="btn btn-leaf" disabled={busy}>
+            Save
+          </button>
+        </form>
+      )}
+      {rows.length === 0 ? (
+        <p className="text-sm text-muted">A note, kept as it is</p>
+      ) : (
+        <FactRows
+          rows={rows}
+          things={things}
+          units={units}
+          flip={(keys) => setChoices((before) => flipped(before, keys))}
+          correct={(key, fact) => setChoices((before) => putRight(before, key, fact))}
+        />
+      )}
+      {wrong && (
+        <p role="alert" className="error">
+          {wrong}
+        </p>
+      )}
+    </li>
+  );
+}
+
+/** Lines that are in the debrief or were put aside: still there to read, and to take up again. */
+function TakenLines({ trip, lines }: { trip: TripId; lines: readonly TakenLine[] }) {
+  return (
+    <details className="mt-2">
+      <summary className="link cursor-pointer">{count(lines.length, "line")} taken or put aside</summary>
+      <ul>
+        {lines.map((line) => (
+          <TakenRow key={line.id} trip={trip} line={line} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function TakenRow({ trip, line: { id, text, says } }: { trip: TripId; line: TakenLine }) {
+  const { act, busy, wrong } = useOnLine();
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-3 border-b border-rule py-1">
+      <span className="min-w-0 flex-1 basis-60">
+        <span className="break-words">{text}</span>
+        <span className="block text-sm text-muted">{says}</span>
+        {wrong && <span className="error block">{wrong}</span>}
+      </span>
+      <button
+        type="button"
+        className="btn"
+        disabled={busy}
+        aria-label={`Read again: ${text}`}
+        onClick={() =>
+          void act(
+            () => putLineBack(trip, id, null),
+            "The line waits again; its marks stay",
+            () => takeLine(trip, id, []),
+          )
+        }
+      >
+        Read again
+      </button>
+    </li>
   );
 }

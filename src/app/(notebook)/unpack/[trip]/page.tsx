@@ -11,7 +11,7 @@ import { WorthAsking } from "../../verdicts/worth-asking";
 import { FromTheTrail } from "./from-the-trail";
 import { LookBack } from "./look-back/look-back";
 import { Unpack } from "./pack/unpack";
-import { linesOf, lyingOf, thingsOf, wayOf } from "./things-of";
+import { linesOf, lyingOf, thingsOf, thingsToPick, wayOf } from "./things-of";
 
 export const metadata: Metadata = { title: "Unpack" };
 
@@ -26,7 +26,12 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
   const isUnpacked = things.every(({ mark }) => mark) && book.outings.at(-1)?.trip.id === id;
   return (
     <>
-      <FromTheTrail trip={trip.id} lines={linesOf(trip, book)} />
+      <FromTheTrail
+        trip={trip.id}
+        {...linesOf(trip, book)}
+        things={thingsToPick(trip, book)}
+        units={book.settings.units}
+      />
       <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} way={wayOf(trip, book)} />
       <div className="tabs:ml-[15rem]">{isUnpacked && <WorthAsking />}</div>
       <LookBack

@@ -1,7 +1,7 @@
 import { hear, namedOf } from "@/core/hear/hear";
 import { carriedOfTrip, type Book, type Carried } from "@/core/ledger/book";
 import { outingOf, type Outing } from "@/core/ledger/outing";
-import { STOWS, type Trip } from "@/core/model";
+import { STOWS, type ItemId, type Trip } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
 import { sayHeard } from "@/core/say/walk/heard";
 import { sayTrigger } from "@/core/say/words";
@@ -10,7 +10,7 @@ import { likelySymptoms } from "@/core/trade/symptoms";
 import { isBed, isSleptIn } from "@/core/trade/warmth";
 import { listWords, sayMass } from "@/core/units/speak";
 import { strokeOf } from "@/ui/stroke/stroke-code";
-import type { TrailLine } from "./from-the-trail";
+import type { TakenLine, TrailLine } from "./from-the-trail";
 import type { Thing } from "./pack/pockets";
 import type { Way } from "./panel/where-it-was";
 
@@ -20,17 +20,38 @@ const LONG_DAYS = 7;
 /** Strokes of earlier trips shown beside a thing. */
 const PATTERN = 8;
 
-/** What was written on the way and is not in the debrief yet. */
-export function linesOf(trip: Trip, book: Book): TrailLine[] {
+/** What was written on the way: what waits, as it is understood, and what was taken, as it was taken. */
+export function linesOf(
+  trip: Trip,
+  book: Book,
+): { readonly lines: TrailLine[]; readonly taken: TakenLine[] } {
   const along = new Set(trip.carries.map(({ item }) => item));
   const things = book.items.map((item) => namedOf(item, along.has(item.id)));
-  return trip.lines
-    .filter(({ taken }) => !taken)
-    .map(({ id, text }) => {
-      const facts = hear(text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact));
-      const says = sayHeard(facts, book.settings.units, (item) => book.item(item)?.name ?? item);
-      return { id, text, says, isNote: facts.length === 0 };
-    });
+  const nameOf = (item: ItemId) => book.item(item)?.name ?? item;
+  const heardIn = (text: string) => hear(text, things).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+  return {
+    lines: trip.lines
+      .filter(({ taken }) => !taken)
+      .map(({ id, text }) => ({ id, text, facts: heardIn(text) })),
+    taken: trip.lines
+      .filter(({ taken }) => taken)
+      .map(({ id, text, told }) => ({
+        id,
+        text,
+        says: told
+          ? sayHeard(told, book.settings.units, nameOf)
+          : "Taken before what it was taken as was kept",
+      })),
+  };
+}
+
+/** What a fact may be about: what was along first, then what is at home. */
+export function thingsToPick(trip: Trip, book: Book): { readonly id: ItemId; readonly name: string }[] {
+  const along = new Set(trip.carries.map(({ item }) => item));
+  return book.items
+    .filter(({ id, state }) => along.has(id) || state === "active")
+    .sort((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)) || a.name.localeCompare(b.name))
+    .map(({ id, name }) => ({ id, name }));
 }
 
 /** Its legs, and what else there is: on the trip first, then at home. */

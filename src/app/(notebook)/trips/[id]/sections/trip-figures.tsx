@@ -6,7 +6,8 @@ import { sayAgainstPlan } from "@/core/say/walk/trip";
 import { count, listWords, sayDeadWeight, sayDistance, sayMass, type Units } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
 import { Figure } from "@/ui/page/figure";
-import { gramMetresOf, gramsOf, unusedOf, type Along } from "../along-of";
+import { gramMetresOf, gramsOf, unusedOf } from "@/core/ledger/along";
+import type { Along } from "../along-of";
 
 interface TripFiguresProps {
   readonly trip: Trip;

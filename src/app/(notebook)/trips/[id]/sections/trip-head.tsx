@@ -17,6 +17,11 @@ export function TripHead({ trip }: { trip: Trip }) {
               {open > 0 ? `Unpack (${open} left)` : "Go through it again"}
             </Link>
           )}
+          {!trip.planned && (
+            <Link prefetch={false} href={`${tripPath(trip.id)}/told`} className="btn">
+              How it was
+            </Link>
+          )}
           <Link prefetch={false} href={`${tripPath(trip.id)}/weigh-in`} className="btn">
             Weigh-in
           </Link>

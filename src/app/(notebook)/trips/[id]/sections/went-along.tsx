@@ -3,7 +3,8 @@ import type { LegId, Trip } from "@/core/model";
 import { count, sayMass, type Units } from "@/core/units/speak";
 import { itemPath } from "@/ui/paths";
 import { Stroke, STROKES } from "@/ui/stroke/stroke";
-import { gramsOf, type Along } from "../along-of";
+import { gramsOf } from "@/core/ledger/along";
+import type { Along } from "../along-of";
 
 interface WentAlongProps {
   readonly trip: Trip;

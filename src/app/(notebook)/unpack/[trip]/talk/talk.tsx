@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useState, type KeyboardEvent } from "react";
+import { useMemo, useState } from "react";
 import type { Heard } from "@/core/hear/facts";
 import { piecesOf, type Named } from "@/core/hear/hear";
 import type { ItemId, Stow, TripId } from "@/core/model";
@@ -11,18 +11,17 @@ import { STOW_NAMES } from "@/ui/sheet/arrange";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
-import { takeTalk, takeTalkBack } from "../../actions";
+import { takeTalk, takeTalkBack } from "../told/actions";
+import { FactRows, flipped, NO_CHOICES, putRight, type Choices, type FactRow } from "../told/fact-rows";
 import { useHearing } from "./use-hearing";
 
 type Thing = Named & { readonly stow: Stow };
 
-/** One fact as it is shown: where it stands in the text, and what it comes to. */
-interface Row {
-  readonly key: string;
+/** One fact as it is shown, and where it stands in the text. */
+interface Row extends FactRow {
   readonly heard: Heard;
   /** The sentence that it stands on. */
   readonly text: string;
-  readonly says: string;
   /** The pocket of its thing; null: it is the trip's. */
   readonly pocket: Stow | null;
 }
@@ -34,39 +33,37 @@ const PLACEHOLDER =
 /** A debrief as it is told, and beside it, pocket by pocket, what it says; nothing is marked before it is taken. */
 export function Talk({ trip, things, units }: { trip: TripId; things: readonly Thing[]; units: Units }) {
   const [text, setText] = useState("");
-  const [dropped, setDropped] = useState<ReadonlySet<string>>(new Set());
+  const [choices, setChoices] = useState(NO_CHOICES);
   const [lit, setLit] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   const [busy, setBusy] = useState(false);
   const refresh = useRefresh();
   const sentences = useHearing(text, things);
-  const rows = useMemo(() => rowsOf(sentences, things, units), [sentences, things, units]);
-  const taken = rows.filter(({ key }) => !dropped.has(key));
-  const flip = (keys: readonly string[]) =>
-    setDropped((before) => {
-      const all = keys.every((key) => before.has(key));
-      return new Set(all ? [...before].filter((key) => !keys.includes(key)) : [...before, ...keys]);
-    });
+  const rows = useMemo(() => rowsOf(sentences, things, units, choices), [sentences, things, units, choices]);
+  const taken = rows.filter(({ isTaken }) => isTaken);
   const take = async () => {
     if (taken.length === 0) return setWrong("Nothing is ticked yet. Tell what happened to a thing.");
     setBusy(true);
     const answer = await takeTalk(
       trip,
-      taken.map(({ heard: { fact }, text: told }) => ({ fact, text: told.trim() })),
+      taken.map(({ fact, text: told }) => ({ fact, text: told.trim() })),
     ).catch(() => null);
     setBusy(false);
     if (!answer?.ok) return setWrong(answer ? Object.values(answer.fields)[0] : UNREACHED);
     setWrong(undefined);
     setText("");
-    setDropped(new Set());
+    setChoices(NO_CHOICES);
     tellOtherTabs();
     void refresh();
-    const told = text;
+    const [told, chosen] = [text, choices];
     sayWithUndo(
       `${count(taken.length, "fact")} in the debrief`,
       async () => {
         const back = await takeTalkBack(trip, answer.value);
-        if (back.ok) setText(told);
+        if (back.ok) {
+          setText(told);
+          setChoices(chosen);
+        }
         return back;
       },
       () => void refresh(),
@@ -97,7 +94,7 @@ export function Talk({ trip, things, units }: { trip: TripId; things: readonly T
         )}
       </div>
       <section aria-label="What it says">
-        <Pockets rows={rows} dropped={dropped} flip={flip} light={setLit} />
+        <Pockets rows={rows} things={things} units={units} choose={setChoices} light={setLit} />
         {wrong && (
           <p role="alert" className="error mt-2">
             {wrong}
@@ -113,17 +110,28 @@ export function Talk({ trip, things, units }: { trip: TripId; things: readonly T
   );
 }
 
-function rowsOf(sentences: ReturnType<typeof useHearing>, things: readonly Thing[], units: Units): Row[] {
+function rowsOf(
+  sentences: ReturnType<typeof useHearing>,
+  things: readonly Thing[],
+  units: Units,
+  { dropped, corrections }: Choices,
+): Row[] {
   const byId = new Map(things.map((thing) => [thing.id, thing]));
   const nameOf = (id: ItemId) => byId.get(id)?.name ?? id;
   return sentences.flatMap(({ text, heard }, n) =>
-    heard.map((each, k): Row => ({
-      key: `${n} ${k} ${text}`,
-      heard: each,
-      text,
-      says: sayHeard([each.fact], units, nameOf),
-      pocket: each.fact.about === "thing" ? (byId.get(each.fact.item)?.stow ?? null) : null,
-    })),
+    heard.map((each, k): Row => {
+      const key = `${n} ${k} ${text}`;
+      const fact = corrections.get(key) ?? each.fact;
+      return {
+        key,
+        fact,
+        heard: each,
+        text,
+        says: sayHeard([fact], units, nameOf),
+        isTaken: !dropped.has(key),
+        pocket: fact.about === "thing" ? (byId.get(fact.item)?.stow ?? null) : null,
+      };
+    }),
   );
 }
 
@@ -152,13 +160,15 @@ function TalkText({ sentences, lit }: { sentences: ReturnType<typeof useHearing>
 
 function Pockets({
   rows,
-  dropped,
-  flip,
+  things,
+  units,
+  choose,
   light,
 }: {
   rows: readonly Row[];
-  dropped: ReadonlySet<string>;
-  flip: (keys: readonly string[]) => void;
+  things: readonly Thing[];
+  units: Units;
+  choose: (by: (before: Choices) => Choices) => void;
   light: (key: string | undefined) => void;
 }) {
   if (rows.length === 0)
@@ -169,48 +179,24 @@ function Pockets({
     const its = rows.filter((row) => row.pocket === pocket);
     return its.length > 0 ? [{ pocket, its }] : [];
   });
-  const press = (event: KeyboardEvent, row: Row, its: readonly Row[]) => {
-    const step = { ArrowDown: 1, ArrowUp: -1, j: 1, k: -1 }[event.key];
-    if (step !== undefined) {
-      event.preventDefault();
-      const all = [...document.querySelectorAll<HTMLElement>("[data-fact]")];
-      all[all.indexOf(event.currentTarget as HTMLElement) + step]?.focus();
-    } else if (event.key === "T" || event.key === "X") flip(its.map(({ key }) => key));
-    else if (event.key === "t" || event.key === "x") flip([row.key]);
-  };
   return (
     <>
       <p className="hint no-print mb-2 hidden tabs:block">
         <span className="kbd">↑</span> <span className="kbd">↓</span> walk the facts;{" "}
         <span className="kbd">Space</span> takes or drops one, <span className="kbd">Shift</span>{" "}
-        <span className="kbd">t</span> a pocket.
+        <span className="kbd">t</span> a pocket; <span className="kbd">c</span> puts one right.
       </p>
       {pockets.map(({ pocket, its }) => (
         <div key={pocket ?? "trip"} className="mb-4">
           <h2 className="border-b-2 border-ink pb-1 text-lg">{pocket ? STOW_NAMES[pocket] : "The trip"}</h2>
-          <ul>
-            {its.map((row) => (
-              <li key={row.key} className="border-b border-rule">
-                <label
-                  className="flex min-h-9 items-baseline gap-3 py-1 pointer-coarse:min-h-11"
-                  onMouseEnter={() => light(row.key)}
-                  onMouseLeave={() => light(undefined)}
-                >
-                  <input
-                    type="checkbox"
-                    data-fact
-                    checked={!dropped.has(row.key)}
-                    onChange={() => flip([row.key])}
-                    onFocus={() => light(row.key)}
-                    onBlur={() => light(undefined)}
-                    onKeyDown={(event) => press(event, row, its)}
-                    className="size-4 accent-leaf"
-                  />
-                  <span className={dropped.has(row.key) ? "text-muted line-through" : ""}>{row.says}</span>
-                </label>
-              </li>
-            ))}
-          </ul>
+          <FactRows
+            rows={its}
+            things={things}
+            units={units}
+            flip={(keys) => choose((before) => flipped(before, keys))}
+            correct={(key, fact) => choose((before) => putRight(before, key, fact))}
+            light={light}
+          />
         </div>
       ))}
     </>
