@@ -1,10 +1,11 @@
 import { writeFile } from "node:fs/promises";
 import path from "node:path";
+import writeXlsxFile from "write-excel-file/node";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { writeLogFile } from "@/formats/log-file";
 import { madeUpLog } from "../measure/made-up-log";
-import { exported, openPage, withApp } from "./app";
+import { expectAccessible, exported, openPage, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -72,13 +73,38 @@ test("a list in any column order comes in whole or not at all, its doubles left 
     await page.getByText("already here (Rain shell)").waitFor();
     await page.getByRole("button", { name: /Put 2.things on the shelf/ }).click();
     await page.getByRole("link", { name: "Ear plugs", exact: true }).waitFor();
-    const items = (await exported(app)).items;
-    expect(items).toHaveLength(88);
+    // A spreadsheet: its values are read, a day as a day; one that is none says so.
+    const sheet = path.join(inject("folder"), "gear.xlsx");
+    await writeXlsxFile([
+      ["What", "Weight (g)", "Bought"].map((value) => ({ value })),
+      [
+        { value: "Tin whistle" },
+        { value: 41 },
+        { value: new Date(Date.UTC(2024, 4, 3)), format: "yyyy-mm-dd" },
+      ],
+    ]).toFile(sheet);
+    const broken = path.join(inject("folder"), "broken.xlsx");
+    await writeFile(broken, "no spreadsheet at all");
+    await page.goto(`${app.url}/shelf/import`);
+    await page.getByLabel("A CSV file or a spreadsheet").setInputFiles(broken);
+    await page.getByText(/broken.xlsx: .*Save it as CSV/).waitFor();
+    await page.getByLabel("A CSV file or a spreadsheet").setInputFiles(sheet);
+    await page.getByText("The weights are").waitFor();
+    await page.getByRole("radio", { name: "the makers’, never weighed" }).check();
+    await expectAccessible(page);
+    await page.getByRole("button", { name: /Put 1.thing on the shelf/ }).click();
+    await page.getByRole("link", { name: "Tin whistle", exact: true }).waitFor();
+    const { items } = await exported(app);
+    expect(items.find((item) => item.name === "Tin whistle")).toMatchObject({
+      weights: [{ weight: "41 g", how: "claimed" }],
+      acquired: "2024-05-03",
+    });
+    expect(items).toHaveLength(89);
     expect(items.find((item) => item.name === "Ear plugs")).toMatchObject({
       weights: [{ weight: "0.5 oz" }],
       stow: "lid",
     });
     const csv = await (await fetch(`${app.url}/api/shelf.csv`)).text();
-    expect(csv.split("\r\n")).toHaveLength(90);
+    expect(csv.split("\r\n")).toHaveLength(91);
     await page.close();
   }));

@@ -30,6 +30,7 @@ const SCREENS = [
   "/trips/the-long-quill-2025-06-07",
   "/trips/compare",
   "/trips/saltpan-again-2026-09-12/weigh-in",
+  "/trips/saltpan-again-2026-09-12/told",
   "/trips/nights?low=-3",
   "/trips/supplies?dry=20",
   "/shelf/wishes",

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import type { z } from "zod";
 import { isHeavy } from "@/core/ledger/check/check";
+import { ratingsIn } from "@/core/shelf/ratings-in";
 import { findKind, guessKind } from "@/core/trade/words/names";
 import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
@@ -67,14 +68,14 @@ function headerIn(lines: readonly (readonly string[])[]): number {
 }
 
 const WORDS: Readonly<Record<CsvField, RegExp>> = {
-  name: /^((item|thing|gear|product)s? ?)?(name|item|thing|gear|title|what)$/i,
+  name: /^((item|thing|gear|product)s? ?)?(name|item|thing|gear|title|what|what (is )?it( is)?|piece of (gear|kit)|my (gear|kit))$/i,
   kind: /^(kind|type|category|class)$/i,
-  weight: /weight|mass|^wt\b|grams?|^g$|ounces?|^oz$|^kg$/i,
+  weight: /weight|mass|^wt\b|grams?|^g$|ounces?|^oz$|^kg$|\((k?g|oz|lbs?|grams?)\)|^each\b|how heavy/i,
   unit: /units?$/i,
   stow: /stow|where|place|pocket|location|rides/i,
-  pieces: /pieces|qty|quantity|count|number|^n$/i,
-  price: /price|cost|paid/i,
-  acquired: /acquired|bought|date|since/i,
+  pieces: /pieces|^pcs\b|qty|quantity|count|number|how many|^no\.?$|^n$|^#$/i,
+  price: /price|cost|paid|€|\$|£/i,
+  acquired: /acquired|bought|date|since|^when\b|got it/i,
   state: /^(state|status)$/i,
   note: /note|comment|remark|description|desc/i,
   worn: /^worn\b/i,
@@ -128,6 +129,10 @@ interface Reading {
   readonly dayOrder: ReturnType<typeof dayOrder>;
   /** The weight of several is that of each. */
   readonly each: boolean;
+  /** All weights are the makers' own. */
+  readonly claimed: boolean;
+  /** Whether all of it is new, or how far it has gone. */
+  readonly past: ItemRecord["past"];
 }
 
 /** What a cell holds, mended or as it came; blank for what people put where they know nothing. */
@@ -137,7 +142,9 @@ type CellOf = (field: CsvField) => string;
  * Reads the rows as items. A weight without a unit takes that of its column's name, of the unit column, or `bareUnit`.
  *
  * @param owned names on the shelf already, in lower case
- * @param list its first line, whether the weight of several is that of each, and cells mended since, by line
+ * @param list its first line; whether the weight of several is that of each, whether all weights are the makers',
+ *   how far all of it has gone, and cells mended since, by line
+ * gone, and cells mended since, by line
  */
 export function readItems(
   header: readonly string[],
@@ -148,8 +155,16 @@ export function readItems(
   {
     start = 0,
     each = false,
+    claimed = false,
+    past = "known",
     mends,
-  }: { readonly start?: number; readonly each?: boolean; readonly mends?: Mends } = {},
+  }: {
+    readonly start?: number;
+    readonly each?: boolean;
+    readonly claimed?: boolean;
+    readonly past?: ItemRecord["past"];
+    readonly mends?: Mends;
+  } = {},
 ): CsvRow[] {
   const at = (row: readonly string[], field: CsvField) =>
     mapping[field] === undefined ? "" : (row[mapping[field]] ?? "");
@@ -159,6 +174,8 @@ export function readItems(
     bareUnit: unitNamed(header, mapping) ?? bareUnit,
     dayOrder: dayOrder(rows.map((row) => at(row, "acquired"))),
     each,
+    claimed,
+    past,
   };
   const seen = new Set(owned);
   const last = rows.findLastIndex((row) => !isBlank(row));
@@ -208,11 +225,14 @@ function readRow(cell: CellOf, isKindMended: boolean, reading: Reading): ReadRow
   const day = cell("acquired");
   const bought = dayIn(day, reading.dayOrder);
   const kind = cell("kind");
+  const itsKind = kindIn(cell, isKindMended, reading);
   const stow = cell("stow").toLowerCase();
   const made = Item.omit({ id: true }).safeParse({
     name: cell("name"),
     weights: weighed.value,
-    kind: kindIn(cell, isKindMended, reading),
+    kind: itsKind,
+    ratings: ratingsIn(cell("name"), itsKind),
+    past: reading.past,
     stow: STOWS.find((each) => stow.startsWith(each)) ?? null,
     pieces,
     load: loadIn(cell),
@@ -251,7 +271,7 @@ function wrongIn({ issues }: z.core.$ZodError, cell: CellOf): string {
 function weightIn(
   cell: CellOf,
   pieces: number,
-  { bareUnit, each }: Reading,
+  { bareUnit, each, claimed }: Reading,
 ): Parsed<{ weight: string; how?: "claimed" }[]> {
   const { text, isClaimed } = plainWeight(cell("weight"));
   if (text === "") return { ok: true, value: [] };
@@ -260,7 +280,7 @@ function weightIn(
   if (!mass.ok) return { ok: false, why: `weight “${text}${unit ? ` ${unit}` : ""}”: ${mass.why}` };
   const ofAll = `${Math.round(mass.value.g * pieces * 10) / 10} g`;
   const weight = each && pieces > 1 ? ofAll : mass.value.typed;
-  return { ok: true, value: [isClaimed ? { weight, how: "claimed" } : { weight }] };
+  return { ok: true, value: [isClaimed || claimed ? { weight, how: "claimed" } : { weight }] };
 }
 
 /** A column of kinds is meant as such; of a list's own headings ("kitchen") the name tells more. */

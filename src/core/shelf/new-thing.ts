@@ -3,6 +3,7 @@ import { cutTo, slug } from "../model/slug";
 import { kindOf } from "../trade/words/names";
 import type { HowCome, OlderIs } from "./how-come";
 import type { ParsedLine } from "./parse-line";
+import { ratingsIn } from "./ratings-in";
 
 const PAST: Readonly<Record<HowCome, Item["past"]>> = {
   bought: "new",
@@ -30,6 +31,7 @@ export const newThing = (
   stow,
   pieces,
   weights: weight ? [{ weight: weight.typed }] : [],
+  ratings: ratingsIn(name, kind),
   past: PAST[how],
   owner: how === "borrowed" ? (owner ?? "somebody else") : null,
   acquired: how === "had already" ? null : on,

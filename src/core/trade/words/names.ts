@@ -180,5 +180,8 @@ const TELLTALES: readonly (readonly [word: string, kind: Kind])[] = [
 export function guessKind(name: string): Kind {
   const words = ` ${name.toLowerCase().replace(/[^\p{L}\d-]+/gu, " ")} `;
   const told = TELLTALES.find(([word]) => words.includes(` ${word} `));
-  return told?.[1] ?? known(BY_ID, / (pack|rucksack)( |$)/.test(words) ? "pack" : "other");
+  if (told) return told[1];
+  if (/ (pack|rucksack)( |$)/.test(words)) return known(BY_ID, "pack");
+  // "Bag −2 °C": much is called a bag, but only one sort bears a temperature.
+  return known(BY_ID, / bag /.test(words) && /[-−+]\d|\d ?°/.test(name) ? "sleeping bag" : "other");
 }

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { count } from "@/core/units/speak";
+import { RadioRow } from "@/ui/form/radio-row";
 import type { CsvRow } from "@/formats/items-csv";
 import type { ReadList } from "./list-read";
 import type { ListState } from "./list-state";
@@ -42,7 +43,7 @@ interface DoubtsProps {
 }
 
 /** What is left out or doubtful, each with the tick that takes it. */
-export function Doubts({ read: { aside, several, twice, heavy }, state, onChange }: DoubtsProps) {
+export function Doubts({ read: { aside, several, twice, heavy, each }, state, onChange }: DoubtsProps) {
   return (
     <>
       {aside.length > 0 && (
@@ -52,7 +53,7 @@ export function Doubts({ read: { aside, several, twice, heavy }, state, onChange
         </Tick>
       )}
       {several.length > 0 && (
-        <Several rows={several} each={state.each} onChange={(each) => onChange({ ...state, each })} />
+        <Several rows={several} each={each} onChange={(chosen) => onChange({ ...state, each: chosen })} />
       )}
       {twice.length > 0 && (
         <Tick checked={state.doubles} onChange={(doubles) => onChange({ ...state, doubles })}>
@@ -76,31 +77,58 @@ interface SeveralProps {
   readonly onChange: (each: boolean) => void;
 }
 
+const ASKED = "border-l-4 border-catkin-strong pl-4";
+
 /** Is the weight of a set that of all of it, or of each piece? */
 function Several({ rows, each, onChange }: SeveralProps) {
-  const choices = [
-    [false, "all of them"],
-    [true, "each"],
-  ] as const;
   return (
-    <fieldset className="border-l-4 border-catkin-strong pl-4">
-      <legend className="float-left mr-3">
-        {count(rows.length, "row")} {rows.length === 1 ? "has" : "have"} several pieces (
-        {some(rows, ({ name, item }) => `${name} ×${item?.pieces}`, 3)}). The weight is that of
-      </legend>
-      {choices.map(([value, word]) => (
-        <label key={word} className="mr-4 inline-flex items-center gap-2">
-          <input
-            type="radio"
-            name="several"
-            className="size-5"
-            checked={each === value}
-            onChange={() => onChange(value)}
-          />
-          {word}
-        </label>
-      ))}
-    </fieldset>
+    <RadioRow
+      className={ASKED}
+      name="several"
+      legend={
+        <>
+          {count(rows.length, "row")} {rows.length === 1 ? "has" : "have"} several pieces (
+          {some(rows, ({ name, item }) => `${name} ×${item?.pieces}`, 3)}). The weight is that of
+        </>
+      }
+      choices={[
+        ["all", "all of them"],
+        ["each", "each"],
+      ]}
+      value={each ? "each" : "all"}
+      onChange={(value) => onChange(value === "each")}
+    />
+  );
+}
+
+/** Asked once of the whole list: whose weights these are, and how far its things have gone. */
+export function OfTheList({ state, onChange }: Omit<DoubtsProps, "read">) {
+  return (
+    <>
+      <RadioRow
+        className={ASKED}
+        name="claimed"
+        legend="The weights are"
+        choices={[
+          ["weighed", "as weighed"],
+          ["claimed", "the makers’, never weighed"],
+        ]}
+        value={state.claimed ? "claimed" : "weighed"}
+        onChange={(value) => onChange({ ...state, claimed: value === "claimed" })}
+      />
+      <RadioRow
+        className={ASKED}
+        name="past"
+        legend="Before this log, these things had gone"
+        choices={[
+          ["known", "hardly anywhere, or as I’ll say of each"],
+          ["new", "nowhere: they are new"],
+          ["unknown", "nobody knows how far"],
+        ]}
+        value={state.past}
+        onChange={(past) => onChange({ ...state, past })}
+      />
+    </>
   );
 }
 

@@ -4,7 +4,6 @@ import { useRouter } from "next/navigation";
 import { useMemo, useState, useTransition } from "react";
 import { tell } from "@/ui/notice/notice";
 import { count } from "@/core/units/speak";
-import { CSV_LIMIT } from "@/formats/limits";
 import { whatIsWrong } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
@@ -12,6 +11,7 @@ import { useLoaded } from "@/ui/use-loaded";
 import { importItems } from "../actions";
 import type { ReadList, Shelf } from "./list-read";
 import { NO_LIST, otherList } from "./list-state";
+import { readFile } from "./read-file";
 
 /** What reads a list, which comes with it: the trade's table of kinds, and a reader of tables. */
 const READER = () => import("./reader");
@@ -30,8 +30,9 @@ export function ImportList({ owned, unit }: Shelf) {
   };
   const choose = async (file: File | undefined) => {
     if (!file) return another(state.text);
-    if (file.size <= CSV_LIMIT) return another(await file.text());
-    setFailed(`${file.name} is larger than ${CSV_LIMIT / 1024 / 1024} MB. Is it a list of gear?`);
+    const read = await readFile(file);
+    if ("text" in read) another(read.text);
+    else setFailed(read.why);
   };
   const keep = ({ good, listUnit }: ReadList) =>
     start(async () => {
@@ -45,12 +46,12 @@ export function ImportList({ owned, unit }: Shelf) {
     <div className="max-w-4xl space-y-6">
       <div>
         <label className="label" htmlFor="list-file">
-          A CSV file
+          A CSV file or a spreadsheet (.xlsx)
         </label>
         <input
           id="list-file"
           type="file"
-          accept=".csv,text/csv,text/plain"
+          accept=".csv,.xlsx,text/csv,text/plain,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
           className="field"
           onChange={({ target }) => void choose(target.files?.[0])}
         />

@@ -44,3 +44,20 @@ test("the weight of several is that of all, or of each where it is said; nothing
   expect(stakes({ each: true })).toBe("768 g");
   expect(tableOf("  ")).toBeNull();
 });
+
+test("headings in many words are found, and what is asked of the whole list holds for each thing", () => {
+  const text =
+    "What is it,How many,Each (g),Paid,Where it lives\nWater bottle 1 l,2,90,12,cellar\nBag −2 °C,1,900,,loft\n";
+  const { list } = read({ claimed: true, past: "unknown" }, text);
+  expect(list.good).toMatchObject([
+    {
+      name: "Water bottle 1 l",
+      pieces: 2,
+      price: 12,
+      weights: [{ weight: "180 g", how: "claimed" }],
+      ratings: { litres: 1 },
+      past: "unknown",
+    },
+    { name: "Bag −2 °C", ratings: { label: { celsius: -2, means: "plain" } }, past: "unknown" },
+  ]);
+});

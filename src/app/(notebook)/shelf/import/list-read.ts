@@ -27,6 +27,8 @@ export type Table = Extract<ReturnType<typeof readTable>, { ok: true }>;
 /** What the list comes to. */
 export interface ReadList {
   readonly mapping: Mapping;
+  /** The weight of several pieces is that of each. */
+  readonly each: boolean;
   readonly listUnit: ReturnType<typeof unitOfList>;
   /** All that may go in; without what looks like a heading, until that is asked for. */
   readonly rows: readonly CsvRow[];
@@ -39,20 +41,25 @@ export interface ReadList {
 }
 
 export function readList(state: ListState, table: Table, { owned, unit }: Shelf): ReadList {
-  const { chosen, each, mends, asides, doubles } = state;
+  const { chosen, claimed, past, mends, asides, doubles } = state;
   const mapping = chosen ?? guessMapping(table.header);
+  const heading = mapping.weight === undefined ? "" : (table.header[mapping.weight] ?? "");
+  const each = state.each ?? /\beach\b|per piece|apiece/i.test(heading);
   const all =
     mapping.name === undefined
       ? []
       : readItems(table.header, table.rows, mapping, new Set(owned), unit, {
           start: table.start,
           each,
+          claimed,
+          past,
           mends,
         });
   const rows = all.filter(({ aside, item }) => aside === null || (asides && item !== null));
   const taken = rows.filter(({ item, double }) => item !== null && (doubles || !double));
   return {
     mapping,
+    each,
     listUnit: unitOfList(table.header, table.rows, mapping),
     rows,
     aside: all.filter(({ aside }) => aside !== null),

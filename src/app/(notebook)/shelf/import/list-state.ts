@@ -1,5 +1,8 @@
 import type { Mapping, Mends } from "@/formats/items-csv";
 
+/** How far all of a list has gone: as its trips will say, nowhere, or nobody knows. */
+export type Past = "known" | "new" | "unknown";
+
 /** A list as it was given, and all that was said of it since: plain data. */
 export interface ListState {
   readonly text: string;
@@ -10,8 +13,11 @@ export interface ListState {
   readonly doubles: boolean;
   readonly asides: boolean;
   readonly sure: boolean;
-  /** The weight of several pieces is that of each. */
-  readonly each: boolean;
+  /** The weight of several pieces is that of each; null: as the column's heading says. */
+  readonly each: boolean | null;
+  /** The weights are the makers', and were never weighed. */
+  readonly claimed: boolean;
+  readonly past: Past;
   /** Say all weights in the list's unit from now on. */
   readonly takeUnit: boolean;
 }
@@ -23,7 +29,9 @@ export const NO_LIST: ListState = {
   doubles: false,
   asides: false,
   sure: false,
-  each: false,
+  each: null,
+  claimed: false,
+  past: "known",
   takeUnit: false,
 };
 

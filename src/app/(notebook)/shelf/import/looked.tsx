@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { count } from "@/core/units/speak";
 import { Columns } from "./columns";
-import { BadRows, Doubts } from "./doubts";
+import { BadRows, Doubts, OfTheList } from "./doubts";
 import { mayKeep, mended, readList, type ReadList, type Shelf, type Table } from "./list-read";
 import type { ListState } from "./list-state";
 import { Preview } from "./preview";
@@ -26,6 +26,7 @@ export function Looked({ state, table, shelf: { owned, unit }, busy, onChange, o
         onMap={(chosen) => onChange({ ...state, chosen })}
       />
       <BadRows rows={read.bad} />
+      <OfTheList state={state} onChange={onChange} />
       <Doubts read={read} state={state} onChange={onChange} />
       {read.rows.length > 0 && (
         <Preview

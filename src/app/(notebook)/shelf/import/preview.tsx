@@ -111,7 +111,7 @@ function Cell({ row: { line, name }, field, value, of, onMend, children = "–" 
     return (
       <button
         type="button"
-        aria-label={`${label}: ${value || "blank"}`}
+        aria-label={`${label}: ${value || (typeof children === "string" ? children : "") || "blank"}`}
         className="min-h-7 w-full text-left hover:underline pointer-coarse:min-h-11"
         onClick={() => setOpen(true)}
       >
