@@ -164,6 +164,30 @@ describe("directions", () => {
     expect(factsOf("ponhco torn")).toEqual(factsOf("poncho torn"));
     expect(factsOf("down jakcet smells")).toEqual(factsOf("down jacket smells"));
   });
+
+  test("another word for a thing changes nothing, nor in which order a swap is told", () => {
+    for (const [name, other] of [
+      ["head torch", "headlamp"],
+      ["air pad", "air mattress"],
+      ["down jacket", "puffy"],
+      ["stakes", "pegs"],
+      ["gas canister", "gas"],
+    ] as const)
+      for (const said of ["is broken", "never used", "sent home from the shop", "lost on the ferry"])
+        expect(factsOf(`the ${other} ${said}`)).toEqual(factsOf(`the ${name} ${said}`));
+    const swap = factsOf("swapped pair 2 for pair 3");
+    for (const told of [
+      "pair 2 swapped for pair 3",
+      "pair 3 instead of pair 2",
+      "swapped in pair 3 for pair 2",
+    ])
+      expect(factsOf(told)).toEqual(swap);
+  });
+
+  test("a text of many sentences, each told by itself, says what they say together", () => {
+    const said = ["The poncho tore at the hem.", "I never put the down jacket on.", "Lost two stakes."];
+    expect(factsOf(said.join(" "))).toEqual(said.flatMap((sentence) => factsOf(sentence)));
+  });
 });
 
 const WORDS = [

@@ -1,7 +1,7 @@
 import type { Mapping, Mends } from "@/formats/items-csv";
 
 /** How far all of a list has gone: as its trips will say, nowhere, or nobody knows. */
-export type Past = "known" | "new" | "unknown";
+type Past = "known" | "new" | "unknown";
 
 /** A list as it was given, and all that was said of it since: plain data. */
 export interface ListState {
