@@ -53,6 +53,11 @@ test("a damaged log says what happened and where its newest copy is, and comes b
       expect(listed.said).toMatch(/^ {2}1 {2}\d+ \w+ \d{4}, \d\d:\d\d \(\d+ KB\): day-.*\.json$/m);
       expect(await ran(["scripts/start.mjs", "--restore", "7"], folder)).toMatchObject({ code: 1 });
     }
+    // It comes back in one way, whatever the damage: tried of the first and of the last.
+    if (![DAMAGES[0], DAMAGES.at(-1)].some((tried) => tried?.[0] === what)) {
+      await rm(folder, { recursive: true });
+      continue;
+    }
     const back = await ran(["scripts/start.mjs", "--restore", "1"], folder);
     expect(back, what).toMatchObject({ code: 0 });
     const port = await freePort();
