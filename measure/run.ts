@@ -203,6 +203,7 @@ async function speedOfNumbers(book: Book, aggregate: () => unknown): Promise<voi
     worth: Math.round(random() * 1000),
     jobs: n % 11 === 0 ? [JOBS[n % JOBS.length]!] : [],
     needs: n % 9 === 0 && n > 0 ? [ItemId.parse(`thing-${n - 1}`)] : [],
+    goes: false,
   }));
   const half = things.reduce((sum, { grams }) => sum + grams, 0) / 2;
   const within = { grams: half, litres: 150 };

@@ -11,6 +11,7 @@ const thing = (
   litres: 0,
   worth: 100,
   jobs: [],
+  goes: false,
   ...more,
   id: id as ItemId,
   needs: (more.needs ?? []) as ItemId[],
@@ -39,6 +40,15 @@ describe("worked by hand", () => {
     expect(bestWithin(things, ONLY_WEIGHT(1000))).toMatchObject({ taken: ["tent"] });
     expect(bestWithin(things, ONLY_WEIGHT(1849))).toMatchObject({ grams: 900 });
     expect(bestWithin(things, ONLY_WEIGHT(1850))).toMatchObject({ taken: ["tent", "chair", "legs"] });
+  });
+
+  test("what must go goes, however little it is worth for its weight", () => {
+    const things = [
+      thing("liner", { grams: 300, worth: 1, goes: true }),
+      thing("book", { grams: 300, worth: 500 }),
+    ];
+    expect(bestWithin(things, ONLY_WEIGHT(300))).toMatchObject({ taken: ["liner"] });
+    expect(bestWithin(things, ONLY_WEIGHT(299))).toMatchObject({ fits: false, least: 300 });
   });
 
   test("the room in the pack counts too", () => {

@@ -13,6 +13,8 @@ export interface Choosable {
   /** Critical jobs that it does. */
   readonly jobs: readonly Job[];
   readonly needs: readonly ItemId[];
+  /** It goes, whatever it weighs. */
+  readonly goes: boolean;
 }
 
 /** What must not be gone over; null: no bound. */
@@ -72,6 +74,10 @@ function modelOf(things: readonly Choosable[]): {
       ]),
     ]),
   );
+  for (const { id } of things.filter(({ goes }) => goes)) {
+    known(variables, id).set(`${id} goes`, 1);
+    constraints.set(`${id} goes`, { min: 1 });
+  }
   for (const { id, needs } of things)
     for (const need of needs.filter((each) => there.has(each))) {
       // Taken with what it needs, or not at all: x − need ≤ 0.

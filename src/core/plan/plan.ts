@@ -64,6 +64,8 @@ export interface Plan {
   readonly next: NextOuting;
   readonly kit: Kit;
   readonly lines: readonly PlanLine[];
+  /** What is slept in: the bed first, then what goes with it. */
+  readonly beds: readonly FullItem[];
   /** Critical jobs with nothing trusted, which stand first. */
   readonly gaps: readonly Gap[];
   readonly short: readonly Short[];
@@ -125,6 +127,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
     next,
     kit,
     lines,
+    beds,
     gaps: gapsIn(things, ({ case: { item } }) => along.some((line) => line.item === item), next.offers),
     short: shortIn(along, ahead),
     toAdd: kit.toAdd,

@@ -3,30 +3,44 @@ import { expectedWorth } from "../decide/worth";
 import { ESSENTIAL_JOBS } from "../trade/jobs";
 import { countsAs } from "../weighin/weigh-in";
 import type { Choosable } from "./best";
-import type { Plan } from "./plan";
+import type { Plan, PlanLine } from "./plan";
 
-/** A thing to choose, with its name for whoever reads the list. */
-export type Weighed = Choosable & { readonly name: string };
+/** A thing to choose, with its name for whoever reads the list, and the chance, 0 to 1, that it is used. */
+export type Weighed = Choosable & { readonly name: string; readonly chance: number };
 
 /**
- * What the best list is chosen from: what counts as base weight and may go (what is worn goes whatever it
- * weighs), each with the jobs that something must do: what is essential, what the kit must do in the
- * conditions expected, and a pack to put it in.
+ * What the best list is chosen from: what goes and counts as base weight (what is worn goes whatever it
+ * weighs; what is only taken if something is expected is not on the list), each with the jobs that something
+ * must do: what is essential, what the kit must do in the conditions expected, and a pack to put it in.
  */
-export function weighed({ lines, next }: Plan): Weighed[] {
-  const must = new Set([...ESSENTIAL_JOBS, ...kitJobs(next)]);
-  return lines
-    .filter(({ item, column }) => column !== "leave" && countsAs(item) === "base")
-    .map(({ item, chance, advice }) => ({
-      id: item.id,
-      name: item.name,
-      grams: advice.grams ?? 0,
-      litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
-      worth: expectedWorth(item.consequence, chance),
-      jobs: [
-        ...item.jobs.filter((job) => must.has(job)),
-        ...(item.kind === "pack" ? (["carry"] as const) : []),
-      ],
-      needs: item.needs,
-    }));
+export function weighed(plan: Plan): Weighed[] {
+  const must = new Set([...ESSENTIAL_JOBS, ...kitJobs(plan.next)]);
+  return plan.lines
+    .filter(({ item, column }) => (column === "take" || column === "not ready") && countsAs(item) === "base")
+    .map((line) => {
+      const { item, chance, advice } = line;
+      return {
+        id: item.id,
+        name: item.name,
+        chance,
+        grams: advice.grams ?? 0,
+        litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
+        worth: expectedWorth(item.consequence, chance),
+        jobs: [
+          ...item.jobs.filter((job) => must.has(job)),
+          ...(item.kind === "pack" ? (["carry"] as const) : []),
+        ],
+        needs: item.needs,
+        goes: mustGo(line, plan),
+      };
+    });
 }
+
+/**
+ * What no weight leaves at home: what makes the bed warm enough, what its owner put on the list, and what
+ * strong weather calls for.
+ */
+const mustGo = ({ item, why }: PlanLine, { beds, next }: Plan): boolean =>
+  beds.includes(item) ||
+  why.is === "moved" ||
+  (why.is === "called" && why.triggers.some((trigger) => next.strength(trigger) === "strong"));

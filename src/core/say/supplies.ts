@@ -1,7 +1,7 @@
 import type { BaseAmount } from "../units/quantity";
 import type { RateOver } from "../trade/supplies";
 import { GRAMS_PER_OUNCE, METRES_PER_MILE } from "../units/quantity";
-import { grouped, sayMass, type Units } from "../units/speak";
+import { count, grouped, sayDistance, sayMass, type Units } from "../units/speak";
 
 /** An amount in the unit of sums, as its owner would say it: "118 g", "2.5 L", "24 Wh", "7". */
 export function sayAmount(value: number, unit: BaseAmount["unit"], units: Units): string {
@@ -23,6 +23,15 @@ export function sayRate(
   const name = unit === "g" && units.weight === "oz" ? "oz" : unit;
   return `${Number(shown.toFixed(digits))}${name && `\u00a0${name}`} ${sayOver(over, units)}`;
 }
+
+/** Over how much a rate was told: "148 nights", "310 km". */
+export const sayOverall = (value: number, over: RateOver, units: Units): string =>
+  ({
+    km: () => sayDistance(value * 1000, units),
+    "L boiled": () => `${grouped(value, 1)}\u00a0L boiled`,
+    night: () => count(Math.round(value), "night"),
+    day: () => count(Math.round(value), "day"),
+  })[over]();
 
 const sayOver = (over: RateOver, units: Units) =>
   ({ km: `a ${units.distance}`, "L boiled": "a litre boiled", night: "a night", day: "a day" })[over];

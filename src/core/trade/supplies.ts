@@ -4,6 +4,9 @@ import type { BaseAmount } from "../units/quantity";
 /** What a sort of supply goes by. */
 export type RateOver = "night" | "day" | "km" | "L boiled";
 
+/** A usual trip, in each of these: its own happenings even out on a longer one. Common practice, no source. */
+export const USUAL_OVER: Readonly<Record<RateOver, number>> = { night: 4, day: 5, km: 60, "L boiled": 6 };
+
 /** How a sort of supply is used, where an owner's log says nothing yet. */
 export interface SupplyRule {
   readonly sort: SupplySort;
@@ -23,6 +26,7 @@ export const SUPPLY_RULES: readonly SupplyRule[] = [
   { sort: "fuel", unit: "g", over: "L boiled", typical: 13 },
   { sort: "fuel", unit: "g", over: "night", typical: 26 },
   { sort: "fuel", unit: "L", over: "night", typical: 0.075 },
+  { sort: "fuel", unit: "L", over: "L boiled", typical: 0.0375 },
   { sort: "food", unit: "g", over: "day", typical: 700 },
   { sort: "meals", unit: "", over: "night", typical: 1 },
   { sort: "snacks", unit: "g", over: "day", typical: 150 },
@@ -33,7 +37,7 @@ export const SUPPLY_RULES: readonly SupplyRule[] = [
 
 /** Words that tell a sort, the narrower first. */
 const WORDS: readonly (readonly [RegExp, SupplySort])[] = [
-  [/\b(gas|fuel|canisters?|alcohol|spirit|meths|petrol|paraffin|esbit)\b/i, "fuel"],
+  [/\b(gas|fuel|canisters?|alcohol|spirit|meths|petrol|paraffin|fuel tablets?)\b/i, "fuel"],
   [/\b(snacks?|bars?|nuts|chocolate|trail mix|biscuits?)\b/i, "snacks"],
   [/\b(dinners?|suppers?|breakfasts?|lunch(?:es)?|meals?)\b/i, "meals"],
   [/\b(water)\b/i, "water"],
@@ -71,3 +75,9 @@ export const BANK_REACHES = 2 / 3;
  * on. Common practice, no source.
  */
 export const CAMP_WATER = 2;
+
+/** What a stove burns, as its name tells; gas where it does not. */
+export function burns(name: string): "gas" | "spirit" | "other" {
+  if (/\b(spirit|alcohol|meths)\b/i.test(name)) return "spirit";
+  return /\b(wood|twig|solid|tablet|petrol|liquid|paraffin|multi-?fuel)\b/i.test(name) ? "other" : "gas";
+}

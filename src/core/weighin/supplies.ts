@@ -3,7 +3,14 @@ import type { Book } from "../ledger/book";
 import type { Outing } from "../ledger/outing";
 import type { ItemId, Supply, SupplySort } from "../model";
 import type { FullItem } from "../trade/full-item";
-import { LEAST_GAS_PER_LITRE, sortOf, SUPPLY_RULES, type RateOver, type SupplyRule } from "../trade/supplies";
+import {
+  LEAST_GAS_PER_LITRE,
+  sortOf,
+  SUPPLY_RULES,
+  USUAL_OVER,
+  type RateOver,
+  type SupplyRule,
+} from "../trade/supplies";
 import { inBaseUnit } from "../units/quantity";
 
 /** What one trip took of a supply, in the unit of sums. */
@@ -48,6 +55,7 @@ export function supplyUses({ outings }: Pick<Book, "outings">): SupplyUse[] {
       rate: rateOf(
         taken.flatMap(({ used, over }) => (over ? [{ used, over }] : [])),
         rule.typical,
+        USUAL_OVER[rule.over],
       ),
     };
   });

@@ -4,6 +4,7 @@ import { readBook } from "@/app/book";
 import { keptWith } from "@/app/reading";
 import { TripId, type Trip } from "@/core/model";
 import { planFor, type Plan } from "@/core/plan/plan";
+import { plannedSupplies } from "@/core/plan/supplies";
 import { onSomeLegs, stagesOf } from "@/core/plan/stages";
 import { weighed } from "@/core/plan/weighed";
 import { sayWearingOut } from "@/core/plan/words";
@@ -45,6 +46,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
   const asked = TripId.safeParse((await searchParams).trip).data;
   const trip = planned.find(({ id }) => id === asked) ?? planned[0] ?? null;
   const plan = (await plansOf(reading))(trip);
+  const supplies = plannedSupplies(plan, trip);
   const some = trip ? onSomeLegs(plan, trip) : [];
   const stages = trip ? stagesOf(plan, trip, some) : [];
   const pack = plan.lines.find(({ item, column }) => item.kind === "pack" && column !== "leave")?.item;
@@ -83,6 +85,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
           trip={trip?.id ?? null}
           lines={boardLines(plan)}
           last={plan.lastLoad}
+          supplies={{ food: supplies.foodGrams, water: supplies.waterGrams }}
           limit={pack?.ratings.comfortableLoad?.g ?? null}
           listed={trip?.carries.map(({ item }) => item) ?? []}
           units={units}

@@ -68,11 +68,11 @@ export function BestList({ trip, things, litres, units }: BestListProps) {
 function whyNot({ jobs, least }: Best & { fits: false }, units: Units): string {
   const first = jobs.length
     ? `No list of that weight does it: ${listWords(jobs)} ${jobs.length === 1 ? "does" : "do"} not fit.`
-    : "No list of that weight does all the critical jobs.";
+    : "No list of that weight does all the critical jobs and keeps what must go: the bed, what you put on it, what strong weather calls for.";
   const then =
     least === null
       ? "The pack has no room for all the critical jobs."
-      : `The least that would do them all is ${sayMass(least, units)}.`;
+      : `The least that would do is ${sayMass(least, units)}.`;
   return `${first} ${then}`;
 }
 
@@ -98,7 +98,14 @@ function Found({ best, things, units, busy, onLeave }: FoundProps) {
       {left.length > 0 && (
         <>
           <p className="text-sm">
-            Falls out: {listWords(left.map(({ name, grams }) => `${name} (${sayMass(grams, units)})`))}.
+            Falls out, to make the weight:{" "}
+            {listWords(
+              left.map(
+                ({ name, grams, chance }) =>
+                  `${name} (${sayMass(grams, units)}, used ${percent(chance)} likely)`,
+              ),
+            )}
+            .
           </p>
           <button
             type="button"

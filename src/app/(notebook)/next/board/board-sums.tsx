@@ -8,12 +8,21 @@ interface BoardSumsProps {
   readonly lines: readonly BoardLine[];
   readonly last: Readonly<Record<Load, number>> | null;
   readonly limit: number | null;
+  readonly supplies: OnTop;
   readonly units: Units;
 }
 
+/** Grams that go on top of the list's own: food, and the water of the longest dry stretch. */
+export interface OnTop {
+  readonly food: number;
+  readonly water: number;
+}
+
 /** What the list comes to as it stands, against the last one and what the pack carries well. */
-export function BoardSums({ lines, last, limit, units }: BoardSumsProps) {
+export function BoardSums({ lines, last, limit, supplies: { food, water }, units }: BoardSumsProps) {
   const { base, worn, consumable, hobby, onBack, home, dead } = loadOf(lines);
+  const full = onBack + food + water;
+  const isOver = (grams: number) => limit !== null && grams > limit;
   return (
     <dl className={SUMS} aria-live="polite">
       <Figure name="base weight">
@@ -25,8 +34,16 @@ export function BoardSums({ lines, last, limit, units }: BoardSumsProps) {
         {sayMass(consumable, units)}, {sayMass(hobby, units)}
       </Figure>
       <Figure name="on the back, without food and water">
-        <span className={limit !== null && onBack > limit ? "text-sting" : ""}>{sayMass(onBack, units)}</span>
+        <span className={isOver(onBack) ? "text-sting" : ""}>{sayMass(onBack, units)}</span>
         {limit !== null && <Note>carries well up to {sayMass(limit, units)}</Note>}
+      </Figure>
+      <Figure name={water > 0 ? "at its heaviest, with food and water" : "at the start, with food"}>
+        <span className={isOver(full) ? "font-bold text-sting" : ""}>{sayMass(full, units)}</span>
+        <Note>
+          food {sayMass(food, units)}
+          {water > 0 && `, water of the dry stretch ${sayMass(water, units)}`}
+          {isOver(full) && limit !== null && `: ${sayMass(full - limit, units)} more than it carries well`}
+        </Note>
       </Figure>
       <Figure name="stays at home">{sayMass(home, units)}</Figure>
       <Figure name="likely for nothing">{sayDeadWeight(dead, units)}</Figure>
@@ -34,7 +51,7 @@ export function BoardSums({ lines, last, limit, units }: BoardSumsProps) {
   );
 }
 
-const SUMS = "mb-4 grid grid-cols-2 gap-x-8 gap-y-2 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-6";
+const SUMS = "mb-4 grid grid-cols-2 gap-x-8 gap-y-2 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-4";
 
 const Note = ({ children }: { children: React.ReactNode }) => (
   <span className="block font-sans text-sm text-muted">{children}</span>

@@ -10,7 +10,7 @@ import { move, packList } from "../actions";
 import { BoardColumn } from "./board-column";
 import type { BoardLine } from "./board-lines";
 import { goesAlong, moved, moveTo } from "./board-moves";
-import { BoardSums } from "./board-sums";
+import { BoardSums, type OnTop } from "./board-sums";
 import { Held } from "./held";
 
 interface PlanBoardProps {
@@ -20,6 +20,7 @@ interface PlanBoardProps {
   readonly last: Readonly<Record<Load, number>> | null;
   /** What the pack carries well, in grams. */
   readonly limit: number | null;
+  readonly supplies: OnTop;
   /** What is on the trip's list already. */
   readonly listed: readonly ItemId[];
   readonly units: Units;
@@ -33,7 +34,7 @@ const TOUCH = { activationConstraint: { delay: 250, tolerance: 6 } };
  * The list for a trip in four columns; a thing is moved by its button, by drag, or by t and l; the figures
  * follow at once.
  */
-export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoardProps) {
+export function PlanBoard({ trip, lines, last, limit, supplies, listed, units }: PlanBoardProps) {
   const { run, busy } = useDoing();
   const [shown, showMoved] = useOptimistic(lines, moved);
   const [held, setHeld] = useState<readonly ItemId[]>([]);
@@ -54,7 +55,7 @@ export function PlanBoard({ trip, lines, last, limit, listed, units }: PlanBoard
   const lineOf = (thing: unknown) => shown.find((line) => line.id === thing);
   return (
     <>
-      <BoardSums lines={shown} last={last} limit={limit} units={units} />
+      <BoardSums lines={shown} last={last} limit={limit} supplies={supplies} units={units} />
       {trip && (
         <MakeList
           trip={trip}

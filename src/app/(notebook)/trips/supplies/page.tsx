@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { METRES_PER_MILE, parseNumber } from "@/core/units/quantity";
 import { supplyUses } from "@/core/weighin/supplies";
+import { suppliesAhead } from "@/core/weighin/supplies-ahead";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
@@ -45,6 +46,13 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
   const way = number(asked.way, Math.round(book.next.metres / 1000 / perUnit));
   const margin = MARGINS.find(([value]) => value === asked.margin)?.[0] ?? "0.9";
   const ahead: Ahead = { nights, days: nights + 1, km: way * perUnit, margin: Number(margin) };
+  const dry = number(asked.dry, 0) * perUnit;
+  const wanted = suppliesAhead(
+    uses,
+    book.items.filter(({ state }) => state === "active"),
+    { nights, days: ahead.days, shopDays: ahead.days, dryKm: dry },
+    ahead.margin,
+  );
   const isWrong = (text: string | undefined) => {
     const read = parseNumber(text ?? "");
     return read !== null && !(read >= 0) ? "Write a number, 0 or more." : undefined;
@@ -95,8 +103,8 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2">
         <Fuel book={book} uses={uses} ahead={ahead} asked={asked} />
         <Food uses={uses} ahead={ahead} units={units} />
-        <Water book={book} uses={uses} ahead={ahead} dry={number(asked.dry, 0) * perUnit} />
-        <Power book={book} uses={uses} ahead={ahead} />
+        <Water book={book} uses={uses} ahead={ahead} dry={dry} wanted={wanted} />
+        <Power book={book} uses={uses} ahead={ahead} wanted={wanted} />
       </div>
       <p className="hint mt-8 max-w-3xl">
         The figures are of trips like yours, and no promise. Leave room for a day lost to weather; local

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { SupplySort } from "@/core/model";
-import { sayAmount, sayRate } from "@/core/say/supplies";
+import { sayAmount, sayOverall, sayRate } from "@/core/say/supplies";
 import type { RateOver } from "@/core/trade/supplies";
 import { count, type Units } from "@/core/units/speak";
 import { usesOf, type SupplyUse } from "@/core/weighin/supplies";
@@ -14,6 +14,14 @@ export interface Ahead {
   readonly margin: number;
 }
 
+/** How often so much is enough, as the page offers it. */
+const OFTEN: Readonly<Record<number, string>> = {
+  0.5: "one time in two",
+  0.8: "four times in five",
+  0.9: "nine times in ten",
+  0.97: "nearly always",
+};
+
 const lengthOf = (over: RateOver, { nights, days, km }: Ahead) =>
   ({ night: nights, day: days, km, "L boiled": null })[over];
 
@@ -21,23 +29,25 @@ const lengthOf = (over: RateOver, { nights, days, km }: Ahead) =>
 export function Rate({ use, ahead, units }: { use: SupplyUse; ahead: Ahead; units: Units }) {
   const { rule, rate, taken } = use;
   const length = lengthOf(rule.over, ahead);
+  const number = (value: number) => sayRate(value, rule, units).split(" ")[0];
   const say = (value: number) => sayAmount(value, rule.unit, units);
   return (
     <>
       <p>
-        <b>{sayRate(rate.median, rule, units)}</b>; four trips in five between{" "}
-        {sayRate(rate.low, rule, units).split(" ")[0]} and {sayRate(rate.high, rule, units).split(" ")[0]}
+        {rate.trips > 0 ? "Yours" : "The rule of thumb"}: <b>{sayRate(rate.median, rule, units)}</b>; four
+        trips in five between {number(rate.low)} and {number(rate.high)}
         <span className="text-muted">
           {" "}
           (
           {rate.trips
-            ? `from ${count(rate.trips, "trip")}`
-            : "the rule of thumb: no trip of yours tells of it"}
+            ? `from ${count(rate.trips, "trip")}, ${sayOverall(rate.over, rule.over, units)}`
+            : "no trip of yours tells of it"}
           )
         </span>
+        . {sayRate(rate.enoughFor(ahead.margin), rule, units)} would do {OFTEN[ahead.margin] ?? "then"}
         {length !== null && length > 0 && (
           <>
-            . For this trip <b>{say(rate.enoughFor(ahead.margin) * length)}</b>
+            : for this trip <b>{say(rate.enoughFor(ahead.margin) * length)}</b>
           </>
         )}
         .

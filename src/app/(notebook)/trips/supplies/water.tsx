@@ -1,16 +1,11 @@
 import type { Book } from "@/core/ledger/book";
 import { sayAmount } from "@/core/say/supplies";
-import type { FullItem } from "@/core/trade/full-item";
 import { CAMP_WATER } from "@/core/trade/supplies";
 import { sayDistance } from "@/core/units/speak";
 import type { SupplyUse } from "@/core/weighin/supplies";
+import type { SuppliesAhead } from "@/core/weighin/supplies-ahead";
 import { Section } from "@/ui/page/section";
 import { Rate, told, type Ahead } from "./rate";
-
-const holding = (items: readonly FullItem[]) =>
-  items.filter(
-    ({ state, jobs, ratings: { litres } }) => state === "active" && jobs.includes("carry water") && litres,
-  );
 
 /** What can be carried, what is drunk, and what a dry stretch and a dry camp want. */
 export function Water({
@@ -18,18 +13,18 @@ export function Water({
   uses,
   ahead,
   dry,
+  wanted,
 }: {
   book: Book;
   uses: readonly SupplyUse[];
   ahead: Ahead;
   dry: number;
+  wanted: SuppliesAhead;
 }) {
   const { units } = book.settings;
-  const vessels = holding(book.items);
-  const capacity = vessels.reduce((sum, { ratings }) => sum + ratings.litres!, 0);
+  const { vessels, capacity, need, lacks } = wanted.water;
   const use = told(uses, "water")[0]!;
   const litres = (value: number) => sayAmount(value, "L", units);
-  const need = use.rate.enoughFor(ahead.margin) * dry;
   const carried = use.taken.reduce((sum, { out }) => sum + out, 0);
   const drunk = use.taken.reduce((sum, { used }) => sum + used, 0);
   return (
@@ -52,9 +47,9 @@ export function Water({
       )}
       <Rate use={use} ahead={{ ...ahead, km: 0 }} units={units} />
       {dry > 0 && (
-        <p className={need > capacity && capacity > 0 ? "font-semibold text-sting" : ""}>
+        <p className={lacks > 0 ? "font-semibold text-sting" : ""}>
           For {sayDistance(dry * 1000, units)} without water: {litres(need)}
-          {capacity > 0 && need > capacity ? `, ${litres(need - capacity)} more than you can carry.` : "."}
+          {lacks > 0 ? `, ${litres(lacks)} more than you can carry.` : "."}
         </p>
       )}
       <p>
