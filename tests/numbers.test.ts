@@ -97,7 +97,7 @@ describe("what walkers work out by hand, each in two presses from its view", () 
     expect(await of("Water")).toMatch(/You can carry 3\.6 L/);
     expect(await of("Water")).toMatch(/Of 28 L carried.*22 L were drunk/);
     expect(await of("Water")).toMatch(/from evening to morning: 2 L/);
-    expect(await of("Power")).toMatch(/Power bank holds 37 Wh.*lasts about \d days/s);
+    expect(await of("Power")).toMatch(/Power bank holds 37 Wh.*lasts \d days/s);
     expect(await of("Power")).toMatch(/Sunder crossing 5 %/);
     expect(await of("Food")).toMatch(/6\d\d g a day; four trips in five.*from 9 trips/s);
     expect(await of("Food")).toMatch(/the spare one was never eaten into/);
