@@ -4,7 +4,7 @@ import { groupBy } from "../sums/group";
 import type { Outing } from "../ledger/outing";
 import type { Job, Missed, Ruling, Urgency } from "../model";
 import type { FullItem } from "../trade/full-item";
-import { JOB_RULES } from "../trade/jobs";
+import { isOffered, JOB_RULES } from "../trade/jobs";
 import { inPlain, isCalled } from "../trade/words/names";
 import { findingOf, type Finding } from "../reasons/finding";
 import type { Advice } from "./advise";
@@ -101,8 +101,7 @@ function jobsUndone({ settings, items, outings, next }: Book): Found[] {
     const rule = JOB_RULES[job]!;
     if (!rule.lacking || done.has(job) || (job === "sun protection" && done.has("head shaded"))) return [];
     const trip = lastOf(outings).trip;
-    const offered = rule.doneBy && (trip.offers[rule.doneBy] ?? "none") !== "none" && next.name === null;
-    if (offered) return [];
+    if (isOffered(job, trip.offers) && next.name === null) return [];
     const finding = findingOf({
       verb: "add",
       reason: "nothing does it",

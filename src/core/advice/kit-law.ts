@@ -1,6 +1,6 @@
 import type { NextOuting } from "../ledger/next-outing";
 import type { Job, Trigger } from "../model";
-import { JOB_RULES } from "../trade/jobs";
+import { isOffered } from "../trade/jobs";
 
 /**
  * Jobs that something must do on a trip, whatever each thing by itself is told: the verdicts are about single
@@ -26,8 +26,7 @@ export function kitJobs(next: Pick<NextOuting, "nights" | "strength" | "offers">
   const comes = (trigger: Trigger) =>
     (next.strength(trigger) ?? (trigger === "snow or ice" ? "none" : "some")) !== "none";
   return KIT_JOBS.filter(({ job, by, nights }) => {
-    const offer = JOB_RULES[job]?.doneBy;
-    if (offer && (next.offers[offer] ?? "none") !== "none") return false;
+    if (isOffered(job, next.offers)) return false;
     if (nights && next.nights === 0) return false;
     return by === undefined || by.some(comes);
   }).map(({ job }) => job);

@@ -1,6 +1,6 @@
 import type { Job, Trip } from "../model";
 import type { Advice, Verdict } from "./advise";
-import { ESSENTIAL_JOBS, JOB_RULES } from "../trade/jobs";
+import { ESSENTIAL_JOBS, isOffered } from "../trade/jobs";
 
 /** An essential job that nothing does as it should. */
 export interface Gap {
@@ -25,8 +25,7 @@ export function gapsIn(
   offers: Trip["offers"] = {},
 ): Gap[] {
   return [...ESSENTIAL_JOBS].flatMap((job): Gap[] => {
-    const offer = JOB_RULES[job]!.doneBy;
-    if (offer && (offers[offer] ?? "none") !== "none") return [];
+    if (isOffered(job, offers)) return [];
     const owned = things.filter(
       ({ case: { item, standing } }) => standing !== "gone" && item.jobs.includes(job),
     );

@@ -5,7 +5,7 @@ import type { Marked } from "./book";
 import { offeredOn } from "./outing";
 
 /** Did the way offer what does its job: a bed, a tap, a socket? */
-const isOffered = ({ outing, legs }: Marked, jobs: readonly Job[]) =>
+const wayDid = ({ outing, legs }: Marked, jobs: readonly Job[]) =>
   jobs.length > 0 &&
   jobs.every((job) => {
     const offer = JOB_RULES[job]?.doneBy;
@@ -23,7 +23,7 @@ export const saysNothing = ({ mark: { use, why } }: Marked) =>
 export function wasCalled(one: Marked, item: FullItem): boolean {
   const { mark, calls } = one;
   if (mark.use === "unused") {
-    if (saysNothing(one) || isOffered(one, item.jobs)) return false;
+    if (saysNothing(one) || wayDid(one, item.jobs)) return false;
     if (mark.why === "no call for it")
       return item.triggers.includes("always") && !item.rules.seasonal && RANK[item.consequence] === 0;
   }

@@ -70,7 +70,7 @@ export function joinTracks(tracks: readonly ReadTrack[]): JoinTracks {
     if (points > 1) kept.push({ ...track, segments: segments.filter(({ length }) => length > 1) });
   }
   const segments = kept.flatMap((track) => track.segments);
-  notes.push(...gapsIn(kept), ...heightsMissing(segments));
+  notes.push(...gapsIn(kept), ...kept.flatMap(gapsWithin), ...heightsMissing(segments));
   const clock = Math.round((segments[0]?.[0]?.lon ?? 0) / 15);
   return {
     ok: true,
@@ -133,6 +133,18 @@ function gapsIn(tracks: readonly ReadTrack[]): string[] {
         ]
       : [];
   });
+}
+
+/** What a track itself leaves out: it is walked in a straight line, and said apart. */
+function gapsWithin(track: ReadTrack): string[] {
+  const { count: gaps, metres, seconds } = sumOf(track.segments).gaps;
+  if (gaps === 0) return [];
+  const minutes = Math.round(seconds / 60);
+  return [
+    `${called(track)} has ${count(gaps, "gap")}: ${(metres / 1000).toFixed(1)} km` +
+      `${minutes > 0 ? ` and ${count(minutes, "minute")}` : ""} of it nobody recorded. ` +
+      `They count in a straight line; the way itself was longer.`,
+  ];
 }
 
 function heightsMissing(segments: readonly (readonly TrackPoint[])[]): string[] {

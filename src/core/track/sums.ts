@@ -12,6 +12,11 @@ export interface TrackPoint {
   readonly time: number | null;
 }
 
+/** Of a step longer than {@link LONGEST_STEP_S}, from so many metres on it is a gap; what is shorter is a rest. */
+const GAP_STEP_M = 300;
+/** Without times, a step of so many metres: points of a way that was drawn may lie far apart. */
+const GAP_UNTIMED_M = 2000;
+
 /** Slower than this, in m/s, is standing still. */
 const MOVING_MS = 0.3;
 /** A gap longer than this, in seconds, is a rest, whatever lies between. */
@@ -43,6 +48,8 @@ export interface TrackSum {
   readonly starts: string | null;
   readonly ends: string | null;
   readonly points: number;
+  /** Of the metres and the time, what lies in gaps: steps so long that nobody knows the way between. */
+  readonly gaps: { readonly count: number; readonly metres: number; readonly seconds: number };
 }
 
 /** Each point's last step: a walk is summed as a whole, by track and by day, and the geodesic is most of the work. */
@@ -103,6 +110,7 @@ export function sumOf(segments: readonly (readonly TrackPoint[])[]): TrackSum {
   let metres = 0;
   let moving = 0;
   let tobler = 0;
+  const gaps = { count: 0, metres: 0, seconds: 0 };
   const slopes = SLOPE_NAMES.map(() => 0);
   const [up, down] = [climb(1), climb(-1)];
   const timed = segments.flat().filter(({ time }) => time !== null);
@@ -124,6 +132,11 @@ export function sumOf(segments: readonly (readonly TrackPoint[])[]): TrackSum {
       const seconds = point.time !== null && before.time !== null ? (point.time - before.time) / 1000 : 0;
       const walked = seconds > 0 && seconds <= LONGEST_STEP_S && step / seconds >= MOVING_MS ? seconds : 0;
       moving += walked;
+      if (seconds > 0 ? seconds > LONGEST_STEP_S && step > GAP_STEP_M : step > GAP_UNTIMED_M) {
+        gaps.count += 1;
+        gaps.metres += step;
+        gaps.seconds += seconds;
+      }
       piece.metres += step;
       piece.moving += walked;
       const isLast = n === segment.length - 1;
@@ -145,6 +158,7 @@ export function sumOf(segments: readonly (readonly TrackPoint[])[]): TrackSum {
     toblerSeconds: hasHeights ? tobler : null,
     starts: at(timed[0]),
     ends: at(timed.at(-1)),
+    gaps,
     points: segments.reduce((sum, segment) => sum + segment.length, 0),
   };
 }

@@ -103,6 +103,29 @@ describe("several tracks as one walk", () => {
     expect(walk.whole.metres).toBeCloseTo(5 * (DEGREE / 1000), 1);
   });
 
+  // 0.027° of a great circle at the equator are 3.0 km.
+  test("a gap inside a track is told apart: three kilometres and three quarters of an hour; a rest is none", () => {
+    const start = at("2026-05-01T08:00:00Z");
+    const minute = 60_000;
+    const walk = joined(
+      track("gap.gpx", [
+        { lon: 0, time: start },
+        { lon: 0.001, time: start + minute },
+        { lon: 0.028, time: start + 46 * minute },
+        { lon: 0.029, time: start + 47 * minute },
+        // Lunch, and a step back to the pack.
+        { lon: 0.0292, time: start + 80 * minute },
+        { lon: 0.0302, time: start + 81 * minute },
+      ]),
+    );
+    expect(walk.whole.gaps.count).toBe(1);
+    expect(walk.whole.gaps.metres).toBeCloseTo(27 * (DEGREE / 1000), 0);
+    expect(walk.whole.gaps.seconds).toBe(45 * 60);
+    expect(walk.notes.find((note) => note.includes("gap"))).toMatch(
+      /^gap\.gpx \(gap\) has 1.gap: 3\.0 km and 45.minutes of it nobody recorded\./,
+    );
+  });
+
   test("a track that runs backwards, and one that jumps, are refused with what is wrong", () => {
     expect(
       why(track("back.gpx", [{ time: at("2026-05-02T08:00:00Z") }, { time: at("2026-05-01T08:00:00Z") }])),

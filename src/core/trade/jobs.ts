@@ -1,4 +1,4 @@
-import type { Consequence, Job, Offer, Trigger } from "../model";
+import type { Consequence, Job, Offer, Strength, Trigger } from "../model";
 
 /** From what is only a nuisance to lack to what is dangerous to lack. */
 export const RANK: Readonly<Record<Consequence, number>> = {
@@ -92,3 +92,13 @@ export const ESSENTIAL_JOBS: ReadonlySet<Job> = new Set(having("essential"));
 export const DOUBLED_JOBS: ReadonlySet<Job> = new Set(having("doubled"));
 export const SINGLE_JOBS: ReadonlySet<Job> = new Set([...having("single"), "read" as const]);
 export const SEASON_JOBS: ReadonlySet<Job> = new Set(having("bySeason"));
+
+/**
+ * Does the way do a job by what it offers? A bed on some nights does it for none of the others: only beds on
+ * all of them take shelter and bed off the list.
+ */
+export function isOffered(job: Job, offers: Readonly<Partial<Record<Offer, Strength>>>): boolean {
+  const offer = JOB_RULES[job]?.doneBy;
+  const strength = offer ? (offers[offer] ?? "none") : "none";
+  return offer === "beds" ? strength === "strong" : strength !== "none";
+}
