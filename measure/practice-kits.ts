@@ -4,6 +4,7 @@ import { openBook } from "@/core/ledger/book";
 import type { Log, SchoolName, Verb } from "@/core/model";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
+import { answered, questionsAfter } from "@/core/ask/questions";
 import { readLogFile, sayProblem } from "@/formats/log-file";
 
 /** What a practitioner would say of one thing: the leading verb, and others that a reasonable one would accept. */
@@ -74,10 +75,35 @@ export interface Score {
 const STAYS: readonly Verb[] = ["keep", "keep as cover"];
 const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
 
-export function scoreOf(kits: readonly Kit[]): Score {
+/**
+ * A kit with its questions answered as its owner would: the word that brings the verdict nearest to what a
+ * practitioner says, and where none does, the likeliest.
+ */
+function asked(kit: Kit, judged: Advised): Advised {
+  return questionsAfter(judged).reduce((now: Advised, { id, item, answers }) => {
+    const expected = kit.expected.find(
+      (each) => each.item === item || each.item === now.book.item(item)?.name,
+    );
+    const tried = answers.flatMap(({ word, likely }) => {
+      const book = answered(now, id, word);
+      const after = book && kitOf(book);
+      const verb = after?.of(item)?.verdicts[0].verb;
+      const score = verb && expected ? scoreFor(expected, verb) : 0;
+      return after ? [{ after, score, likely }] : [];
+    });
+    const [best] = tried.toSorted((a, b) => b.score - a.score || b.likely - a.likely);
+    return best?.after ?? now;
+  }, judged);
+}
+type Advised = ReturnType<typeof kitOf>;
+const scoreFor = ({ best, also }: Expected, verb: Verb) =>
+  verb === best ? 1 : also.includes(verb) ? 0.5 : 0;
+
+/** @param isAsked the owner answers up to three questions first */
+export function scoreOf(kits: readonly Kit[], isAsked = false): Score {
   const judged = kits.map((kit) => {
-    const book = openBook(kit.log, kit.today, kit.school);
-    const { things: advised, toAdd } = kitOf(book);
+    const first = kitOf(openBook(kit.log, kit.today, kit.school));
+    const { things: advised, toAdd } = isAsked ? asked(kit, first) : first;
     return { kit, advised, toAdd };
   });
   const hits = judged.flatMap(({ kit, advised }) =>
@@ -87,7 +113,7 @@ export function scoreOf(kits: readonly Kit[]): Score {
       );
       if (!advice) throw new Error(`${kit.name}: nothing is called ${expected.item}`);
       const { verb } = advice.verdicts[0];
-      const score = verb === expected.best ? 1 : expected.also.includes(verb) ? 0.5 : 0;
+      const score = scoreFor(expected, verb);
       return { kit: kit.name, expected, verb, score, advice };
     }),
   );

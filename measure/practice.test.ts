@@ -254,3 +254,10 @@ test("every verdict has its sentence, in plain words: no blank, no undefined, no
         expect(said).not.toMatch(/undefined|null|NaN|\[object| {2}| ,|\.\./);
       }
 });
+
+test("questions answered as their owner would never take agreement away", () => {
+  for (const version of ["v2", "later"] as const) {
+    const kits = practiceKits(version);
+    expect(scoreOf(kits, true).agreement).toBeGreaterThan(scoreOf(kits).agreement);
+  }
+});

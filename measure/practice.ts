@@ -43,3 +43,5 @@ console.log(
   `\n${"".padEnd(44)} agrees    balanced   false alarms on kept    additions named           cover dropped`,
 );
 for (const { version, score } of scores) tell(NAMES[version], score);
+for (const version of versions)
+  tell(`${NAMES[version].slice(0, 28)}, asked`, scoreOf(practiceKits(version), true));

@@ -1,7 +1,7 @@
 import { format } from "date-fns";
 import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
-import { questionsAfter } from "@/core/ask/questions";
+import { answered, questionsAfter } from "@/core/ask/questions";
 import { openBook, type Book } from "@/core/ledger/book";
 import type { Totals } from "@/core/ledger/totals";
 import { SchoolName } from "@/core/model";
@@ -18,11 +18,18 @@ import { says, SETTLES } from "@/core/say/verdicts/says";
 import { saysToAdd, settlesAddition } from "@/core/say/verdicts/says-to-add";
 import { readLogFile, sayProblem } from "@/formats/log-file";
 
-/** `npm run assess -- FILE.json [--school lean|even|roomy|wary] [--today 2026-05-01]`: the verdicts, as JSON on standard output. */
+/**
+ * `npm run assess -- FILE.json [--school lean|even|roomy|wary] [--today 2026-05-01] [--answer "QUESTION-ID=WORD"]…`: the
+ * verdicts, as JSON on standard output; with answers, as they would be after them.
+ */
 async function main(): Promise<number> {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { school: { type: "string" }, today: { type: "string" } },
+    options: {
+      school: { type: "string" },
+      today: { type: "string" },
+      answer: { type: "string", multiple: true, default: [] },
+    },
   });
   const refuse = (why: string) => {
     console.error(why);
@@ -39,7 +46,14 @@ async function main(): Promise<number> {
   if (!read.ok) return refuse(read.problems.map(sayProblem).join("\n"));
   // The owner's local day, as in the app.
   const today = values.today ?? format(new Date(), "yyyy-MM-dd");
-  const kit = kitOf(openBook(read.log, today, school.data));
+  let kit = kitOf(openBook(read.log, today, school.data));
+  for (const answer of values.answer) {
+    const cut = answer.lastIndexOf("=");
+    const book = answered(kit, answer.slice(0, cut), answer.slice(cut + 1));
+    if (!book)
+      return refuse(`Nothing is asked that “${answer}” answers. Each question tells its id and its words.`);
+    kit = kitOf(book);
+  }
   const told = [
     ...kit.things.map((advice) => tellItem(advice, kit)),
     ...kit.toAdd.map((addition) => tellAddition(addition, kit.book)),

@@ -8,6 +8,10 @@ import { openBrowser } from "./launch";
 interface Told {
   readonly name: string;
   readonly verdict: string;
+  readonly questions: readonly {
+    readonly id: string;
+    readonly answers: readonly { readonly word: string }[];
+  }[];
   readonly verdicts: readonly {
     readonly wouldChange: string;
     readonly evidence: readonly object[];
@@ -59,6 +63,18 @@ test("the demo's file, by hand at the command line, gives the same leading verdi
     expect(dropped(JSON.parse(lean.out) as Told[])).toEqual(expect.arrayContaining(dropped(told)));
     expect(strict).toMatchObject({ code: 2, out: "", err: expect.stringContaining("no school “strict”") });
     expect(broken).toMatchObject({ code: 2, out: "", err: expect.stringMatching(/line \d+, column \d+/) });
+
+    // A question answered is a mark like any other: the verdicts as they would be after it.
+    const asked = told.find(({ questions }) => questions.length > 0)!;
+    const question = asked.questions[0]!;
+    const [after, nonsense] = await Promise.all([
+      assess(file, "--answer", `${question.id}=${question.answers[0]!.word}`),
+      assess(file, "--answer", `${question.id}=burn it`),
+    ]);
+    expect(
+      (JSON.parse(after.out) as Told[]).find(({ name }) => name === asked.name)!.questions,
+    ).not.toContainEqual(expect.objectContaining({ id: question.id }));
+    expect(nonsense).toMatchObject({ code: 2, err: expect.stringContaining("Nothing is asked that") });
 
     const browser = await openBrowser();
     const { page } = await openPage(browser, `${app.url}/verdicts`);

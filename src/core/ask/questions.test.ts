@@ -4,7 +4,7 @@ import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { kitOf } from "../advice/kit";
 import { sayQuestion } from "../say/verdicts/questions";
-import { questionsAfter } from "./questions";
+import { answered, questionsAfter } from "./questions";
 
 const asked = (walked: Parameters<typeof fileOf>[0]) => {
   const kit = kitOf(openBook(logOf(fileOf(walked)), "2026-01-01"));
@@ -76,9 +76,45 @@ test("what a note sounds like is asked, never taken; a mended pad, whether it he
   expect(chair.map((question) => question.asked)).toEqual(["why unused"]);
   expect(
     asked({ item: { kind: "chair", weight: "900 g" }, marks: [{ use: "unused", why: "awkward" }] }),
-  ).toEqual([]);
+  ).not.toContainEqual(expect.objectContaining({ asked: "why unused" }));
 });
 
 test("before the first trip there is nothing to ask", () => {
   expect(asked({ item: { kind: "filter" }, marks: [] })).toEqual([]);
+});
+
+test("a leaning is asked about once: would you take it again? the word is a mark like any other, and the verdict follows it", () => {
+  const walked = {
+    item: { kind: "chair", weight: "900 g" },
+    marks: [{ use: "used" }, { use: "unused", why: "another did the job" }],
+  };
+  const kit = kitOf(openBook(logOf(fileOf(walked as Parameters<typeof fileOf>[0])), "2026-01-01"));
+  const [question] = questionsAfter(kit);
+  expect(question).toMatchObject({ id: "again it", asked: "again" });
+  expect(question!.answers.map(({ word }) => word)).toEqual([
+    "bring again",
+    "bring when",
+    "leave",
+    "try something else",
+  ]);
+  expect(question!.answers.reduce((sum, { likely }) => sum + likely, 0)).toBeCloseTo(1, 9);
+  const verbAfter = (word: string) =>
+    kitOf(answered(kit, "again it", word)!).of(question!.item)!.verdicts[0].verb;
+  expect(verbAfter("leave")).toBe("drop");
+  expect(verbAfter("bring again")).toBe("keep");
+  expect(answered(kit, "again it", "burn it")).toBeNull();
+  expect(answered(kit, "again that", "leave")).toBeNull();
+  // Said, it is not asked again; nor of cover, which is there not to be used.
+  const said = {
+    ...walked,
+    marks: [{ use: "used" }, { use: "unused", why: "another did the job", call: "bring again" }],
+  };
+  expect(asked(said as Parameters<typeof fileOf>[0]).map((each) => each.asked)).not.toContain("again");
+});
+
+test("of a set it is asked how many would have been enough, and fewer slim it", () => {
+  const socks = { item: { kind: "socks", pieces: 4, weight: "320 g" }, marks: [{}, {}, {}] };
+  const kit = kitOf(openBook(logOf(fileOf(socks as Parameters<typeof fileOf>[0])), "2026-01-01"));
+  const book = answered(kit, "enough it", "2")!;
+  expect(kitOf(book).of(kit.things[0]!.case.item.id)!.verdicts[0].verb).toBe("slim");
 });

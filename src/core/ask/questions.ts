@@ -1,17 +1,18 @@
 import { lastOf } from "../sums/there";
-import { withMark } from "../ledger/book";
-import type { ItemId, Mark, Symptom, TripId, WhyUnused } from "../model";
+import { withMark, type Book } from "../ledger/book";
+import type { Outing } from "../ledger/outing";
+import type { ItemId, Mark, OwnerCall, Sureness, Symptom, TripId, WhyUnused } from "../model";
 import { resurvey, type Case, type Survey } from "../decide/case";
 import { FAILING_COST } from "../decide/cost";
 import { gradeChances } from "../decide/options";
-import { adviseItem, type Advice } from "../advice/advise";
+import { adviseItem, type Advice, type Verdict } from "../advice/advise";
 import type { Kit } from "../advice/kit";
 import { VERBS } from "../trade/verbs";
 import { RANK } from "../trade/jobs";
 import { offered } from "../trade/symptoms";
 
 /** What is asked, as data; its words are in `say/questions.ts`. */
-type Asked = "grade" | "frost" | "firm" | "why unused" | "symptom";
+type Asked = "grade" | "frost" | "firm" | "why unused" | "symptom" | "again" | "enough";
 
 /** One answer: the mark as it would then be. */
 interface Answer {
@@ -47,16 +48,40 @@ export function questionsAfter({ surveyed, things }: Kit): Question[] {
   const outing = surveyed.book.outings.at(-1);
   if (!outing) return [];
   const waved = new Set(outing.trip.waved);
-  return things
+  return (
+    askable(things, outing)
+      .filter(({ question }) => !waved.has(question.id))
+      .sort((a, b) => atStake(b.advice.case) - atStake(a.advice.case))
+      .slice(0, TRIED)
+      .map(({ advice, question }) => ({ ...question, worth: worthOfAsking(question, advice, surveyed) }))
+      .filter(({ worth }) => worth > 0)
+      .sort((a, b) => b.worth - a.worth)
+      // Of one thing one question.
+      .filter(({ item }, n, all) => all.findIndex((each) => each.item === item) === n)
+      .slice(0, MOST)
+  );
+}
+
+/** All that could be asked of what was on the last outing. */
+const askable = (things: readonly Advice[], outing: Outing) =>
+  things
     .filter(({ case: { marked, standing } }) => standing === "active" && marked.at(-1)?.outing === outing)
-    .flatMap((advice) => candidates(advice.case).map((question) => ({ advice, question })))
-    .filter(({ question }) => !waved.has(question.id))
-    .sort((a, b) => atStake(b.advice.case) - atStake(a.advice.case))
-    .slice(0, TRIED)
-    .map(({ advice, question }) => ({ ...question, worth: worthOfAsking(question, advice, surveyed) }))
-    .filter(({ worth }) => worth > 0)
-    .sort((a, b) => b.worth - a.worth)
-    .slice(0, MOST);
+    .flatMap((advice) => candidates(advice).map((question) => ({ advice, question })));
+
+/**
+ * The book with a question answered, whether it was thought worth asking or not; null where nothing of that
+ * name can be asked, or nothing answers so.
+ */
+export function answered(
+  { book, things }: Pick<Kit, "book" | "things">,
+  id: string,
+  word: string,
+): Book | null {
+  const outing = book.outings.at(-1);
+  if (!outing) return null;
+  const found = askable(things, outing).find(({ question }) => question.id === id)?.question;
+  const answer = found?.answers.find((each) => each.word === word);
+  return found && answer ? withMark(book, { trip: found.trip, item: found.item, mark: answer.mark }) : null;
 }
 
 function worthOfAsking(
@@ -75,18 +100,30 @@ const KILOGRAM_TRIP = 5;
 /** Chance that acting on the wrong one of two verdicts comes to a failure. Our own figure. */
 const COMES_TO_FAILURE = 0.3;
 
+/** Of a thing's price, what is lost by getting another in vain, or by living on with the wrong one. Our own figure. */
+const IN_VAIN = 0.15;
+/** Of a set's weight, what slimming it saves. Our own figure. */
+const LESS = 0.4;
+
 /** What acting on one verdict costs where another would have been right, in euros. */
 function costOfMistaking(now: Advice, then: Advice): number {
   const [from, to] = [now.verdicts[0].verb, then.verdicts[0].verb];
   if (from === to) return 0;
   const { item } = now.case;
+  const isSwapped = [from, to].includes("swap");
+  const isSlimmed = [from, to].includes("slim");
   const isMoved = (VERBS[from].leaves === undefined) !== (VERBS[to].leaves === undefined);
   const weight = isMoved ? ((item.weight?.g ?? 0) / 1000) * KILOGRAM_TRIP : 0;
   const failure =
     VERBS[from].first || VERBS[to].first
       ? COMES_TO_FAILURE * FAILING_COST[item.consequence] + 0.1 * item.worthNew
       : 0;
-  return weight + failure;
+  return (
+    weight +
+    failure +
+    (isSwapped ? IN_VAIN * item.worthNew : 0) +
+    (isSlimmed ? LESS * ((item.weight?.g ?? 0) / 1000) * KILOGRAM_TRIP : 0)
+  );
 }
 
 const atStake = ({ item, left }: Case) =>
@@ -95,8 +132,17 @@ const atStake = ({ item, left }: Case) =>
 
 type Unasked = Omit<Question, "worth">;
 
-function candidates(one: Case): Unasked[] {
-  return [...frost(one), ...symptom(one), ...grade(one), ...firm(one), ...whyUnused(one)];
+function candidates(advice: Advice): Unasked[] {
+  const one = advice.case;
+  return [
+    ...frost(one),
+    ...symptom(one),
+    ...grade(one),
+    ...firm(one),
+    ...whyUnused(one),
+    ...again(advice),
+    ...enough(one),
+  ];
 }
 
 const lastMark = ({ marked }: Case) => lastOf(marked);
@@ -204,3 +250,54 @@ function whyUnused(one: Case): Unasked[] {
     ),
   ];
 }
+
+/** What an owner may answer, whatever lies against a thing; and beside it where it was harmed. */
+const CALLS: readonly OwnerCall[] = ["bring again", "bring when", "leave", "try something else"];
+const CALLS_OF_HARMED: readonly OwnerCall[] = [...CALLS, "fix", "replace"];
+
+/** How often an owner agrees with a verdict that is so sure. Our own figures. */
+const AGREES: Readonly<Record<Sureness, number>> = { sure: 0.9, likely: 0.75, perhaps: 0.55, leaning: 0.5 };
+
+/** Would its owner take it again? Asked where a leaning, a complaint or an idle thing leaves it open. */
+function again({ case: one, verdicts: [lead] }: Advice): Unasked[] {
+  const { mark } = lastMark(one);
+  if (mark.call !== null || mark.exit !== null || one.item.cover || !isOpenTo(lead, mark)) return [];
+  const words = mark.symptoms.length > 0 ? CALLS_OF_HARMED : CALLS;
+  const agreeing = words.filter((call) => VERBS[lead.verb].agrees.includes(call));
+  const agrees = agreeing.length > 0 ? AGREES[lead.sureness] : 0;
+  const others = words.length - agreeing.length;
+  return [
+    about(
+      one,
+      "again",
+      words.map((call) => {
+        const isAgreed = agreeing.includes(call);
+        return marking(one, call, isAgreed ? agrees / agreeing.length : (1 - agrees) / others, { call });
+      }),
+    ),
+  ];
+}
+
+/** What is settled by its state is not asked; a habit or a liking is. */
+const isOpenTo = ({ verb, sureness }: Verdict, { use, why, complaints }: Mark): boolean =>
+  VERBS[verb].stays === true
+    ? verb === "keep" && (use === "unused" ? why !== null && why !== "cover" : complaints.length > 0)
+    : VERBS[verb].first !== true && (sureness === "leaning" || sureness === "perhaps");
+
+/** All of a set were wanted, one fewer would have done, or half of it. Our own figures. */
+function enough(one: Case): Unasked[] {
+  const { mark } = lastMark(one);
+  const { pieces } = one.item;
+  if (pieces < 2 || pieces > MOST_COUNTED || mark.use !== "used" || mark.enough !== null) return [];
+  const counts = [...new Set([pieces, pieces - 1, Math.ceil(pieces / 2)])];
+  const rest = 0.3 / (counts.length - 1);
+  return [
+    about(
+      one,
+      "enough",
+      counts.map((count) => marking(one, String(count), count === pieces ? 0.7 : rest, { enough: count })),
+    ),
+  ];
+}
+/** Of more pieces than this nobody counts what was enough. */
+const MOST_COUNTED = 12;

@@ -19,6 +19,10 @@ export function sayQuestion({ asked, about, trip }: Question, item: FullItem, { 
       return `Was ${it} still firm in the morning?`;
     case "why unused":
       return `Why did ${it} stay unused?`;
+    case "again":
+      return `Would you take ${it} again?`;
+    case "enough":
+      return `How many of the ${plain(item)} would have been enough on ${where}?`;
     case "symptom":
       return `${capital(it)}: ${symptomWords(about ? [about] : [])}? Your note sounds like it.`;
   }
