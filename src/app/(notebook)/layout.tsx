@@ -5,6 +5,7 @@ import { Notices } from "@/ui/notice/notices";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
 import { Page } from "@/ui/page/page-head";
+import { wordsForKind } from "@/core/trade/words/names";
 import { readBook } from "../book";
 
 /** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */
@@ -14,7 +15,14 @@ export default async function Notebook({ children }: { children: ReactNode }) {
     .filter((trip) => !trip.planned)
     .flatMap((trip) => trip.carries)
     .filter((carry) => carry.mark === null).length;
-  const items = log.items.map(({ id, name }) => ({ id, name }));
+  const items = log.items.map(({ id, name, kind }) => ({ id, name, words: wordsForKind(kind) }));
+  const trips = log.trips
+    .map(({ id, name, starts, planned }) => ({
+      id,
+      name,
+      words: `trip ${starts.slice(0, 4)}${planned ? " planned" : ""}`,
+    }))
+    .reverse();
   return (
     <div className="pb-20 tabs:pb-0 tabs:pr-32 print:p-0!">
       <a
@@ -25,7 +33,7 @@ export default async function Notebook({ children }: { children: ReactNode }) {
       </a>
       <Page>{children}</Page>
       <Navigation verdicts={kit.pressing} unmarked={unmarked} />
-      <CommandPalette items={items} trips={log.trips.map(({ id, name }) => ({ id, name })).reverse()} />
+      <CommandPalette items={items} trips={trips} />
       <OtherTabs />
       <KeptMarks items={items} />
       <Notices />

@@ -2,12 +2,15 @@
 
 import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
-import { PLACES } from "../navigation";
 import { itemPath, tripPath } from "../paths";
+import { findScore } from "./find";
+import { PAGES, type Goal } from "./places";
 
 interface Named {
   readonly id: string;
   readonly name: string;
+  /** What it is found by beside its name. */
+  readonly words: string;
 }
 
 export interface PaletteProps {
@@ -17,20 +20,6 @@ export interface PaletteProps {
   readonly onOpen: (open: boolean) => void;
 }
 
-/** Somewhere to go. */
-interface Goal {
-  /** What it is found by. */
-  readonly value: string;
-  readonly name: string;
-  readonly href: string;
-}
-
-const PAGES: readonly Goal[] = [
-  ...PLACES.map(({ href, label }) => ({ value: `page ${label}`, name: label, href })),
-  { value: "page new trip", name: "New trip", href: "/trips/new" },
-  { value: "page import a list csv", name: "Import a list", href: "/shelf/import" },
-];
-
 /** Any page, thing or trip by a few of its letters. */
 export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
   const router = useRouter();
@@ -38,13 +27,21 @@ export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
     onOpen(false);
     router.push(href);
   };
-  const things = items.map(({ id, name }) => ({ value: `${name} ${id}`, name, href: itemPath(id) }));
-  const walks = trips.map(({ id, name }) => ({ value: `trip ${name} ${id}`, name, href: tripPath(id) }));
+  const things = items.map(({ id, name, words }) => ({ name, words, href: itemPath(id) }));
+  const work = items.map(({ id, name }) => ({
+    name: `Log work on ${name}`,
+    words: "repair repaired mend mended wash washed service serviced done mark",
+    href: `${itemPath(id)}#between-trips`,
+  }));
+  const walks = trips.map(({ id, name, words }) => ({ name, words, href: tripPath(id) }));
   return (
     <Command.Dialog
       open={open}
       onOpenChange={onOpen}
       label="Go to a page, a thing or a trip"
+      filter={(value, query, keywords) =>
+        findScore(query, value.split(BEFORE_ID)[0] ?? "", keywords?.[0] ?? "")
+      }
       overlayClassName="fixed inset-0 z-40 bg-ink/40"
       contentClassName={DIALOG}
     >
@@ -57,6 +54,7 @@ export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
         <Goals heading="Pages" goals={PAGES} onGo={go} />
         <Goals heading="Things" goals={things} onGo={go} />
         <Goals heading="Trips" goals={walks} onGo={go} />
+        <Goals heading="Do" goals={work} onGo={go} />
       </Command.List>
     </Command.Dialog>
   );
@@ -72,6 +70,9 @@ const ENTRY =
   "flex min-h-10 cursor-pointer items-center rounded px-3 " +
   "data-[selected=true]:bg-leaf data-[selected=true]:text-on-leaf";
 
+/** Between a name and where it goes: two of one name are two entries. */
+const BEFORE_ID = "\u2063";
+
 interface GoalsProps {
   readonly heading: string;
   readonly goals: readonly Goal[];
@@ -80,8 +81,14 @@ interface GoalsProps {
 
 const Goals = ({ heading, goals, onGo }: GoalsProps) => (
   <Command.Group heading={heading} className={GROUP}>
-    {goals.map(({ value, name, href }) => (
-      <Command.Item key={href} value={value} onSelect={() => onGo(href)} className={ENTRY}>
+    {goals.map(({ name, words, href }) => (
+      <Command.Item
+        key={href}
+        value={`${name}${BEFORE_ID}${href}`}
+        keywords={[words]}
+        onSelect={() => onGo(href)}
+        className={ENTRY}
+      >
         {name}
       </Command.Item>
     ))}

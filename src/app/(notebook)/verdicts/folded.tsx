@@ -9,10 +9,19 @@ import type { SlipData } from "./slip/slip-data";
 import { itemPath } from "@/ui/paths";
 
 /** A list that is drawn when it is opened. */
-export function Folded({ title, children }: { title: ReactNode; children: () => ReactNode }) {
+export function Folded({
+  title,
+  id,
+  children,
+}: {
+  title: ReactNode;
+  /** Where a link finds it. */
+  id?: string;
+  children: () => ReactNode;
+}) {
   const [open, setOpen] = useState(false);
   return (
-    <details className="mb-6" onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details id={id} className="mb-6" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="font-head text-lg font-bold">{title}</summary>
       {open && children()}
     </details>

@@ -126,6 +126,10 @@ function named(word: string): Kind | undefined {
   );
 }
 
+/** A kind's name and the other words for it, as one would look for a thing of it. */
+export const wordsForKind = (kind: string): string =>
+  [kind, ...Object.keys(ALIASES).filter((word) => ALIASES[word] === kind)].join(" ");
+
 /** A name as it is compared: without capitals and outer blanks. */
 export const inPlain = (name: string) => name.trim().toLowerCase();
 

@@ -32,6 +32,7 @@ interface PackTableProps {
 export function PackTable({ saves, how, lines }: PackTableProps) {
   return (
     <Folded
+      id="pack"
       title={
         <>
           Worth its weight ({lines.length}){" "}

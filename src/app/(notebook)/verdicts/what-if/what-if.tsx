@@ -27,6 +27,7 @@ export function WhatIf(props: WhatIfProps) {
   const [open, setOpen] = useState(false);
   return (
     <details
+      id="what-if"
       className="no-print mb-6 border-y border-rule py-2"
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >

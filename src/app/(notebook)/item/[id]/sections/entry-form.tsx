@@ -60,7 +60,13 @@ export function EntryForm({ item, today, measure, units }: EntryFormProps) {
   );
   const what = form.watch("what");
   return (
-    <form onSubmit={submit(false)} noValidate className="space-y-3" aria-labelledby="entry-title">
+    <form
+      id="between-trips"
+      onSubmit={submit(false)}
+      noValidate
+      className="space-y-3"
+      aria-labelledby="entry-title"
+    >
       <h2 id="entry-title" className="border-b-2 border-ink pb-1 text-lg">
         Between trips
       </h2>

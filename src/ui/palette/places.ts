@@ -1,0 +1,74 @@
+import { PLACES } from "../navigation";
+
+/** Somewhere to go, and the words that it is found by beside its name. */
+export interface Goal {
+  readonly name: string;
+  readonly href: string;
+  readonly words: string;
+}
+
+/** Words for the tabs. */
+const TAB_WORDS: Readonly<Record<string, string>> = {
+  "/": "home sheet all marks used unused overview grid strokes",
+  "/trail": "on the way field lines write note walking today",
+  "/unpack": "debrief back home came home mark marks after the trip",
+  "/verdicts": "what to drop leave repair replace service prove add advice why judged",
+  "/bench": "repair mend fix wash service jobs to do due buy shopping evening maintenance",
+  "/next": "plan pack packing list take along what to bring coming trip",
+  "/trips": "walks log history where been",
+  "/shelf": "gear things owned inventory all my kit add",
+  "/settings": "units school numbers look export save backup copy restore pair phone currency strokes legend",
+};
+
+/** Pages under the tabs, by what one would ask of them. */
+const BENEATH: readonly Goal[] = [
+  { name: "New trip", href: "/trips/new", words: "add enter plan walk track gpx" },
+  {
+    name: "Nights",
+    href: "/trips/nights",
+    words: "sleep bag quilt warm enough cold frost temperature low bed pad comfort label freezing",
+  },
+  {
+    name: "Fuel, food, water, power",
+    href: "/trips/supplies",
+    words: "supplies gas left canister spirit how much food a day water battery bank charge boil dinners",
+  },
+  { name: "Season", href: "/season", words: "year score right wrong how good verdicts saved compare months" },
+  {
+    name: "Lists against lists",
+    href: "/trips/compare",
+    words: "compare difference lists lighter heavier changed",
+  },
+  { name: "Ready", href: "/ready", words: "check looked over before leaving departure sound grade" },
+  {
+    name: "Money",
+    href: "/shelf/money",
+    words: "cost price spent a night a kilometre worth paid value expensive",
+  },
+  { name: "Weigh", href: "/shelf/weigh", words: "scale weight grams unweighed claimed" },
+  { name: "Wish list", href: "/shelf/wishes", words: "wishes want buy new candidate instead lighter" },
+  {
+    name: "Side by side",
+    href: "/shelf/beside",
+    words: "compare two things which lasted longest shoes lives",
+  },
+  { name: "Import a list", href: "/shelf/import", words: "spreadsheet csv xlsx excel bring in" },
+  {
+    name: "The pack by worth",
+    href: "/verdicts#pack",
+    words: "heaviest dead weight worth grams order hobby kg km nothing",
+  },
+  { name: "What if", href: "/verdicts#what-if", words: "other school without try suppose" },
+  {
+    name: "The trade’s numbers",
+    href: "/settings/numbers",
+    words: "rules of thumb lives thresholds miles wear insoles",
+  },
+  { name: "Every number", href: "/settings/everything", words: "all numbers kinds table" },
+];
+
+/** Every page. */
+export const PAGES: readonly Goal[] = [
+  ...PLACES.map(({ href, label }) => ({ name: label, href, words: TAB_WORDS[href] ?? "" })),
+  ...BENEATH,
+];
