@@ -5,7 +5,9 @@ import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { writeLogFile } from "@/formats/log-file";
 import { madeUpLog } from "../measure/made-up-log";
-import { expectAccessible, exported, openPage, withApp } from "./app";
+import { parseMass } from "@/core/units/quantity";
+import { DESK, expectAccessible, exported, openPage, withApp } from "./app";
+import { PLAIN_NAMES } from "./plain-names";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -52,6 +54,53 @@ test("a large log tells how far it has come, and stopped half way it changes not
     await page.getByRole("button", { name: "Stop" }).click();
     await page.getByText("Stopped. Nothing was changed.").waitFor();
     expect(await (await fetch(`${app.url}/api/log`)).text()).toBe(before);
+    await page.close();
+  }));
+
+/** A weight as people type them, and what it is in grams. */
+const TYPED: readonly ((grams: number) => readonly [typed: string, grams: number])[] = [
+  (grams) => [`${grams} g`, grams],
+  (grams) => [`${grams}`, grams],
+  (grams) => [`${(grams / 1000).toFixed(3).replace(".", ",")} kg`, grams],
+  (grams) => [`~${grams}g`, grams],
+  (grams) => [`${grams} g (claimed)`, grams],
+  (grams) => [`${Math.round(grams / 28.35)} oz`, Math.round(grams / 28.35) * 28.349523],
+  (grams) => [`1 lb ${Math.round(grams / 90)}`, 453.59237 + Math.round(grams / 90) * 28.349523],
+  () => ["n/a", 0],
+];
+
+test("a messy sheet of 120 things: nine kinds in ten are right, and no weight is wrong", () =>
+  withApp("empty", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/shelf/import`, DESK);
+    const things = PLAIN_NAMES.slice(0, 120).map(([name, kind], n) => {
+      const [typed, grams] = TYPED[n % TYPED.length]!(100 + 7 * n);
+      return { name, kind, typed, grams, bought: n % 3 ? `${(n % 28) + 1}/0${(n % 9) + 1}/2023` : "?" };
+    });
+    await page.getByLabel("Or paste it here").fill(
+      ["My kit 2023;;;", "What;How heavy;Bought;Where it lives"]
+        .concat(things.map(({ name, typed, bought }) => `${name};${typed};${bought};cellar`))
+        .concat(["Total;31 kg;;"])
+        .join("\n"),
+    );
+    await page.getByRole("button", { name: /Put 120.things on the shelf/ }).click();
+    await page.getByText(/120.things put on the shelf/).waitFor();
+    const { items } = await exported(app);
+    expect(items).toHaveLength(120);
+    const byName = new Map(items.map((item) => [item.name, item]));
+    const gramsIn = (item: (typeof items)[number]) => {
+      const [first] = (item.weights ?? []) as { weight: string }[];
+      const read = first ? parseMass(first.weight, "g") : null;
+      return read?.ok ? read.value.g : 0;
+    };
+    expect(
+      things
+        .filter(({ name, grams }) => Math.abs(gramsIn(byName.get(name)!) - grams) > 0.5)
+        .map(({ name }) => name),
+    ).toEqual([]);
+    expect(
+      things.filter(({ name, kind }) => byName.get(name)!["kind"] === kind).length,
+    ).toBeGreaterThanOrEqual(108);
+    expect(faults).toEqual([]);
     await page.close();
   }));
 

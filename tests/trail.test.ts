@@ -18,7 +18,7 @@ const tripOf = async (app: App) =>
   (await exported(app)).trips.find(({ id }) => id === TRIP)! as unknown as {
     lines?: Line[];
     felt?: object[];
-    marks: { item: string; use?: string; note?: string }[];
+    marks: { item: string; use?: string; note?: string; troubles?: string[] }[];
   };
 const linesOf = async (app: App) => ((await tripOf(app)).lines ?? []).map(({ text }) => text);
 
@@ -75,7 +75,32 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await expect
       .poll(async () => (await tripOf(app)).felt?.at(-1))
       .toMatchObject({ low: 2, felt: "cold", slept: ["quilt", "fleece"] });
-    // A line that was misread is put right by its pieces; one that was mistyped is written again; one is deleted, and back.
+    // A line that was misread is put right by its pieces.
+    await home
+      .getByRole("button", { name: /^Put right: Second head torch/ })
+      .first()
+      .click();
+    const form = home.getByRole("group", { name: "Put it right" });
+    await form.getByLabel("Which thing").selectOption("clip-light");
+    await form.getByLabel("Trouble").selectOption("damaged");
+    await form.getByRole("button", { name: "Done" }).click();
+    await home.getByRole("checkbox", { name: /^Clip light: damaged/ }).waitFor();
+    await home.getByRole("button", { name: "Take it: torch died, km 41" }).click();
+    const clip = async () => (await tripOf(app)).marks.find(({ item }) => item === "clip-light");
+    await expect.poll(async () => (await clip())?.troubles).toEqual(["damaged"]);
+    expect((await tripOf(app)).lines?.find(({ text }) => text === "torch died, km 41")).toMatchObject({
+      told: [{ about: "thing", item: "clip-light", trouble: "damaged" }],
+    });
+    // Undo brings the mark and the line back, once.
+    await home
+      .locator("[data-sonner-toast]")
+      .filter({ hasText: "Clip light" })
+      .getByRole("button")
+      .first()
+      .click();
+    await expect.poll(async () => (await clip())?.troubles ?? []).toEqual([]);
+    await home.getByRole("button", { name: "Take it: torch died, km 41" }).waitFor();
+    // One that was mistyped is written again; one is deleted, and back.
     await home.getByRole("button", { name: "Rewrite: ferry only on Tuesdays" }).click();
     await home.getByLabel("The line").fill("");
     await home.getByRole("button", { name: "Save" }).click();

@@ -70,7 +70,7 @@ test("the first evening: a messy list, a track, a debrief, the verdicts", () =>
     await page.getByText(/can’t be read/).waitFor({ state: "hidden" });
     await page.getByRole("button", { name: /^kind of line 10, Puffy/ }).click();
     await page.getByRole("combobox", { name: "kind of line 10, Puffy" }).selectOption("fleece");
-    await page.getByRole("radio", { name: "each" }).check();
+    await page.getByRole("radio", { name: "each", exact: true }).check();
     await page.getByText("This list is in ounces and pounds.").click();
     await put.click();
     await page.getByRole("link", { name: "Quilt", exact: true }).waitFor();

@@ -36,6 +36,8 @@ export interface Question {
 }
 
 const MOST = 3;
+/** What answering takes is worth this, in euros: a question worth less is not asked. Our own figure. */
+const A_MINUTE = 0.5;
 /** Questions put to the engine, the ones with most at stake first: each has some things judged anew. */
 const TRIED = 10;
 
@@ -54,7 +56,7 @@ export function questionsAfter({ surveyed, things }: Kit): Question[] {
       .sort((a, b) => atStake(b.advice.case) - atStake(a.advice.case))
       .slice(0, TRIED)
       .map(({ advice, question }) => ({ ...question, worth: worthOfAsking(question, advice, surveyed) }))
-      .filter(({ worth }) => worth > 0)
+      .filter(({ worth }) => worth >= A_MINUTE)
       .sort((a, b) => b.worth - a.worth)
       // Of one thing one question.
       .filter(({ item }, n, all) => all.findIndex((each) => each.item === item) === n)

@@ -1,3 +1,4 @@
+import jstat from "jstat";
 import { nth } from "../sums/there";
 import { openBook } from "../ledger/book";
 import type { Log, Mark, Trip } from "../model";
@@ -159,3 +160,14 @@ function binned(said: readonly Said[]): Bin[] {
     ];
   });
 }
+
+/**
+ * Where a share lies four times in five, having happened so often: the 80 % interval of a beta posterior on
+ * Jeffreys' prior (Brown, Cai and DasGupta, Statistical Science 16:101, 2001; from memory).
+ *
+ * @example shareBetween(0, 0) // wide open
+ */
+export const shareBetween = (happened: number, of: number): readonly [low: number, high: number] => {
+  const [a, b] = [happened + 0.5, of - happened + 0.5];
+  return [happened === 0 ? 0 : jstat.beta.inv(0.1, a, b), happened === of ? 1 : jstat.beta.inv(0.9, a, b)];
+};

@@ -3,11 +3,14 @@ import Link from "next/link";
 import { Suspense } from "react";
 import { readBook } from "@/app/book";
 import { givingWay, keptWith, type Reading } from "@/app/reading";
-import { lookBack, lookedBackOn, scoreOf, type LookBack } from "@/core/seasons/score";
+import { lookBack, lookedBackOn, scoreOf, shareBetween, type LookBack } from "@/core/seasons/score";
+import { savedByLeaving } from "@/core/seasons/leaving";
 import { listsBetween, seasonOf, yearsOf } from "@/core/seasons/season";
-import { count, percent } from "@/core/units/speak";
+import type { Book } from "@/core/ledger/book";
+import { capital, count, percent, sayDeadWeight } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Section } from "@/ui/page/section";
+import { itemPath } from "@/ui/paths";
 import { Table } from "@/ui/page/table";
 import { ListChanges } from "./list-changes";
 import { YearRing } from "./year-ring";
@@ -44,6 +47,7 @@ export default async function SeasonPage({ searchParams }: Asked) {
           <ListChanges difference={difference} units={units} />
         </Section>
       )}
+      <WhatLeavingSaved book={book} />
       <Suspense
         fallback={
           <p role="status" className="hint mt-8">
@@ -54,6 +58,43 @@ export default async function SeasonPage({ searchParams }: Asked) {
         <HowItCameOut reading={reading} />
       </Suspense>
     </>
+  );
+}
+
+/** What has been left at home since it lay idle, and what that has saved so far. */
+function WhatLeavingSaved({ book }: { book: Book }) {
+  const { units } = book.settings;
+  const left = savedByLeaving(book);
+  if (left.length === 0) return null;
+  const all = left.reduce((sum, { gramMetres }) => sum + gramMetres, 0);
+  return (
+    <Section title="What leaving has saved so far" look="mt-8 max-w-4xl">
+      <p className="mb-2">
+        <b>{sayDeadWeight(all, units)}</b> not lugged, by {count(left.length, "thing")} left at home since it
+        lay idle, or since you agreed to leave it.
+      </p>
+      <Table
+        rows={left}
+        keyOf={({ item }) => item.id}
+        columns={[
+          {
+            head: "thing",
+            cell: ({ item }) => (
+              <Link prefetch={false} href={itemPath(item.id)} className="hover:underline">
+                {item.name}
+              </Link>
+            ),
+          },
+          { head: "stayed at home on", number: true, cell: ({ trips }) => count(trips, "trip") },
+          {
+            head: "missed",
+            number: true,
+            cell: ({ missed }) => (missed > 0 ? count(missed, "time") : "never"),
+          },
+          { head: "saved", number: true, cell: ({ gramMetres }) => sayDeadWeight(gramMetres, units) },
+        ]}
+      />
+    </Section>
   );
 }
 
@@ -127,8 +168,10 @@ async function HowItCameOut({ reading }: { reading: Reading }) {
       </p>
       <ul className="mb-3">
         <li>
-          Flagged for repair or replacement and taken all the same: {flagged}; {flaggedFailed} of them were
-          damaged or failed on the trip. Not flagged: {unflagged}; {unflaggedFailed} were.
+          Of what was flagged for repair or replacement and taken all the same,{" "}
+          <b>{sayShare(flaggedFailed, flagged)}</b> went wrong on the trip; of what was not,{" "}
+          <b>{sayShare(unflaggedFailed, unflagged)}</b>. {capital(count(unflaggedFailed, "thing"))} went wrong
+          that nobody had flagged.
         </li>
         <li>
           Told to leave and taken: {leftTaken}; {leftUsed} of them were used. Told to leave and left: {left};{" "}
@@ -158,6 +201,13 @@ async function HowItCameOut({ reading }: { reading: Reading }) {
       <p className="hint">The bar is how often it happened, the upright how often it was said to.</p>
     </Section>
   );
+}
+
+/** "33 % (4 of 12; 18 to 50 %)": a share, and where four in five of such lie. */
+function sayShare(happened: number, of: number): string {
+  if (of === 0) return "none (nothing was)";
+  const [low, high] = shareBetween(happened, of);
+  return `${percent(happened / of)} (${happened} of ${of}; ${Math.round(100 * low)} to ${percent(high)})`;
 }
 
 /** Two shares, 0 to 1: what happened as a bar, what was said as an upright across it. */
