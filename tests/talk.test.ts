@@ -24,7 +24,7 @@ const TALK =
   "The umbrella I never opened, it would have blown inside out. Socks, the blue ones, not worn at all. " +
   "And the trail shoes, pair 3, the tread is nearly flat after this, I need to replace them before the next long one. " +
   "Then there was the hut keeper who told us about the ferry, which only goes on Tuesdays, and a long story about his father's boots, " +
-  "which I will not repeat here, but I laughed so much that I forgot to fill the bottles and we had to go back for water, an hour lost, which nobody minded much in that light. " +
+  "which I will not repeat here, but I laughed so much that I forgot to fill the bottles and we had to go back for water, an hour lost, which nobody minded much in that light, nor the second walk back with the bottles full. " +
   "The down jacket made the trip, I would not go without it. " +
   "No cold nights otherwise, and nobody lost the trail. Bought a spork in the village. Washed the sun shirt.";
 
