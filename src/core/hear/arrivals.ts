@@ -1,3 +1,4 @@
+import { pieced } from "../trade/words/any-of";
 import { nth } from "../sums/there";
 import { NOT_SO } from "../trade/words/speech";
 import { OLD_ONES_GONE } from "../trade/words/ends";
@@ -23,14 +24,30 @@ interface Arrival {
 /** Something came. */
 const CAME = /\b(bought|had to buy|found|borrowed|picked up|gave me|lent me)\b/;
 
+/** What was bought, found or borrowed, and from whom. */
+const BOUGHT = pieced(
+  "^(?:.*\\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\\w+) 's )?(.+?)(?: (?:from|",
+  "of) (\\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\\bto\\b.*)?$",
+);
+
+/** What was found was a place, a way or a fault. */
+const FOUND_NO_THING = pieced(
+  "\\b(just |finally )?found ((the|my|it|out|that|a way|no)\\b|(a |an |two |another )?(\\w+ )?(hole|",
+  "leak|tear|crack|puncture|rip|tick|mouse|spot|place|stream|spring|path|camp|bed|room|",
+  "shop|way)s?\\b)",
+);
+
+const HOW_IT_CAME: Readonly<Record<string, Joined["how"]>> = {
+  found: "found",
+  "picked up": "found",
+  borrowed: "borrowed",
+};
+
 /** "Bought a sun hat", "Ida lent me her gaiters"; null: nothing came. */
 export function arrivalIn(read: ReadSentence, namesOf: (what: string) => readonly Named[]): Arrival | null {
   const plain = plainOf(read);
   const { words } = read;
-  const bought =
-    /^(?:.*\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\w+) 's )?(.+?)(?: (?:from|of) (\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\bto\b.*)?$/.exec(
-      plain,
-    );
+  const bought = BOUGHT.exec(plain);
   const given =
     /\b(?:a |an |the )?(\w+) (?:gave|lent) me (?:his |her |their )?(.+?)(?: (?:for|at|in|on) .*)?(?: ,.*)?$/.exec(
       plain,
@@ -40,18 +57,10 @@ export function arrivalIn(read: ReadSentence, namesOf: (what: string) => readonl
     !match ||
     /\bT gave me\b/.test(words) ||
     NOT_SO.test(plain.slice(0, match.index + 12)) ||
-    /\b(just |finally )?found ((the|my|it|out|that|a way|no)\b|(a |an |two |another )?(\w+ )?(hole|leak|tear|crack|puncture|rip|tick|mouse|spot|place|stream|spring|path|camp|bed|room|shop|way)s?\b)/.test(
-      plain.split(",")[0]!,
-    )
+    FOUND_NO_THING.test(plain.split(",")[0]!)
   )
     return null;
-  const how = bought
-    ? bought[1] === "picked up"
-      ? "found"
-      : bought[1] === "had to buy"
-        ? "bought"
-        : (bought[1] as "bought" | "found" | "borrowed")
-    : "given";
+  const how = bought ? (HOW_IT_CAME[nth(bought, 1)] ?? "bought") : "given";
   const what = nounOf(bought ? nth(bought, 3) : given![2]!);
   const from = bought ? (bought[2] ?? bought[4]) : given![1];
   if (!what) return null;

@@ -5,8 +5,9 @@ import { sayHeard } from "../say/walk/heard";
 import { withDefaults } from "../trade/full-item";
 import { kindOf } from "../trade/words/names";
 import type { HeardFact } from "../model";
-import { hear, namedOf, piecesOf } from "./hear";
+import { hear, namedOf } from "./hear";
 import { intoDebrief } from "./into-debrief";
+import { piecesOf } from "./pieces";
 
 const thing = (id: string, name: string, kind: string, pieces = 1) => {
   const item = Item.parse({ id, name, kind, pieces });

@@ -1,3 +1,4 @@
+import { pieced } from "../trade/words/any-of";
 import { nth } from "../sums/there";
 import { MISSED, MISSING, NOT_MISSED } from "../trade/words/ends";
 import { plainOf, type ReadSentence } from "./clause";
@@ -5,8 +6,10 @@ import { nounOf } from "./quantities";
 
 const DENIED = /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/;
 /** "The hat was needed", "wish I had left it": nothing was lacking. */
-const NO_LACK =
-  /\bT (was |were |got |is )?(really |badly |only )?(needed|missed)\b|\bneeded (to|it|them)\b|\bwish(ed)? (i )?(id|i had|had) left\b/;
+const NO_LACK = pieced(
+  "\\bT (was |were |got |is )?(really |badly |only )?(needed|missed)\\b|\\bneeded (to|it|",
+  "them)\\b|\\bwish(ed)? (i )?(id|i had|had) left\\b",
+);
 
 /** What a sentence says was missed, and the clause that tells it, from 0; null: nothing. */
 export function missedIn(read: ReadSentence): { readonly what: string; readonly clause: number } | null {

@@ -1,3 +1,4 @@
+import { pieced } from "../trade/words/any-of";
 import { nth } from "../sums/there";
 import type { ItemId } from "../model";
 import { CALLS, DONE, EXITS, MADE, PATCHED, STAYED, WENT_WITHOUT } from "../trade/words/ends";
@@ -79,6 +80,12 @@ const NEARLY_WORN = /\b(nearly|almost) (flat|bald|smooth|through|worn|gone)\b(?=
 
 const TO_BE_DONE = /\b(ill|i will|needs?|must|have to|has to|got to|to be|wants? (a|to)|suspect)\b/;
 
+/** So much of it is left or gone. */
+const SHARE_LEFT = pieced(
+  "\\b(half|a quarter|a third|two thirds|three quarters|\\d+ ?%)(?: of (?:it|them|the T|",
+  "T))? (?:is |are |was )?(left|gone|used|full)\\b",
+);
+
 function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasAmounts: boolean): void {
   const pieces = thing?.pieces ?? 1;
   if (pieces > 1) {
@@ -105,10 +112,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
     if (enough) told.enough = numberOf(enough[1]) ?? undefined!;
   }
   if (thing && !hasAmounts) {
-    const left =
-      /\b(half|a quarter|a third|two thirds|three quarters|\d+ ?%)(?: of (?:it|them|the T|T))? (?:is |are |was )?(left|gone|used|full)\b/.exec(
-        words,
-      );
+    const left = SHARE_LEFT.exec(words);
     if (left && !["insulated jacket", "sleeping bag"].includes(thing.kind)) {
       const share = shareOf(nth(left, 1));
       told.left = left[2] === "gone" || left[2] === "used" ? 1 - share : share;
@@ -128,11 +132,15 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
   if (counted) told.days = numberOf(counted[1]) ?? undefined!;
 }
 
+/** Nothing of it is left. */
+const USED_UP = pieced(
+  "\\b(T|it|its|they|theyre) ((ran|has run) out|(is |are |was |ran |has run )?(now )?(out of (fuel|",
+  "gas|juice)|used up|empty|all gone))$",
+);
+
 /** What is used up is empty; a bottle or a battery that is, is not used up. */
 const isEmptied = (words: string, { jobs }: Named) =>
-  /\b(T|it|its|they|theyre) ((ran|has run) out|(is |are |was |ran |has run )?(now )?(out of (fuel|gas|juice)|used up|empty|all gone))$/.test(
-    words,
-  ) && !jobs.some((job) => /carry|power|light|shelter|sleep/.test(job));
+  USED_UP.test(words) && !jobs.some((job) => /carry|power|light|shelter|sleep/.test(job));
 
 /** "One pair is through at the heels", of several: so many of them, and the others still go. */
 function piecesHarmed(told: ThingTold, words: string, thing: Named | undefined): void {
@@ -231,6 +239,12 @@ function complaintsIn(
 const NEVER_FAILED =
   /\bnever (let|failed|went|did|had|leak|rub)|\b(not|didnt) (keep|kept|let|hold|leak|fail|work)\b/;
 
+/** There was too much of it. */
+const TOO_MUCH = pieced(
+  "^(and |but |so )*(its |thats |that is |there is |there was |it is )?(far |much |way )?too much( in (it|",
+  "there|that)| altogether| for (me|one|us)( person)?| as well| of it)*$",
+);
+
 function usedIn(told: ThingTold, n: number, thing: Named | undefined, { clauses, hasAmounts }: Around): void {
   const around = clauses.map((each) => each.words);
   const words = nth(around, n);
@@ -256,13 +270,7 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, { clauses,
     return;
   }
   if (thing && thing.pieces > 1 && /\b(too|far too) many\b/.test(words)) told.why = "too much of it";
-  if (
-    thing &&
-    /^(and |but |so )*(its |thats |that is |there is |there was |it is )?(far |much |way )?too much( in (it|there|that)| altogether| for (me|one|us)( person)?| as well| of it)*$/.test(
-      words,
-    )
-  )
-    told.why = "too much of it";
+  if (thing && TOO_MUCH.test(words)) told.why = "too much of it";
   if (HARDLY.test(words)) {
     told.use = "hardly";
     if (/\btoo (much|many)\b/.test(whole)) told.why = "too much of it";
@@ -363,8 +371,16 @@ function frostOf(words: string, thing: Named | undefined): ThingTold["frost"] {
 }
 
 /** "The bag lost feathers": what it lost is no loss of it. */
-const SHEDS =
-  /\bT (?:has |have )?lost (?!in\b|on\b|at\b|somewhere|near\b|by\b|to\b|over\b|for\b|again|yesterday|today|day\b|off\b|under\b|km\b)\w/;
+const SHEDS = pieced(
+  "\\bT (?:has |have )?lost (?!in\\b|on\\b|at\\b|somewhere|near\\b|by\\b|to\\b|over\\b|for\\b|",
+  "again|yesterday|today|day\\b|off\\b|under\\b|km\\b)\\w",
+);
+
+/** Left to be fetched again, or never taken. */
+const COMES_BACK = pieced(
+  "\\bleft (the |my )?T (outside|out|at home)\\b|\\b(for collection|to (collect|pick up|",
+  "fetch)|overnight|for the day|till|until)\\b",
+);
 
 function exitIn(words: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
@@ -378,13 +394,7 @@ function exitIn(words: string, thing: Named | undefined, told: ThingTold): Thing
         /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
     )
       continue;
-    if (
-      how === "lost" &&
-      /\bleft (the |my )?T (outside|out|at home)\b|\b(for collection|to (collect|pick up|fetch)|overnight|for the day|till|until)\b/.test(
-        words,
-      )
-    )
-      continue;
+    if (how === "lost" && COMES_BACK.test(words)) continue;
     if (
       how === "worn out" &&
       thing &&

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
-import { hear, piecesOf, type Named } from "@/core/hear/hear";
+import { hear, type Named } from "@/core/hear/hear";
+import { piecesOf } from "@/core/hear/pieces";
 import type { ItemId } from "@/core/model";
 import { sayHeard } from "@/core/say/walk/heard";
 import type { Units } from "@/core/units/speak";

@@ -1,3 +1,5 @@
+import { pieced } from "./any-of";
+
 import type { Felt } from "../../model";
 import type { Row } from "./any-of";
 
@@ -7,7 +9,10 @@ export const FELTS: readonly Row<Felt>[] = [
   { is: /\b(cool|chilly|nippy|coolish|on the cool side|not quite warm enough)\b/, gives: "cool" },
   { is: /\b(hot|sweat(ed|ing|y)?|boil(ed|ing)|roast(ed|ing)|too warm)\b/, gives: "hot" },
   {
-    is: /\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|warm enough|perfect|spot on|all right|alright|happy)\b/,
+    is: pieced(
+      "\\b(just right|right|fine|ok|okay|good|comfortable|comfy|cosy|warm enough|perfect|",
+      "spot on|all right|alright|happy)\\b",
+    ),
     gives: "right",
   },
   { is: /\b(warm|toasty|snug)\b/, gives: "warm" },

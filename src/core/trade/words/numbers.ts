@@ -52,26 +52,13 @@ export const SELF_CORRECTIONS: ReadonlySet<string> = new Set([
   "correction",
 ]);
 
-/** Numbers as they stand in rows, with the small words for one and for shares. */
+/** Numbers as they stand in rows, with the small words for one, for two and for shares. */
 export const NUMBER_WORDS: Readonly<Record<string, number>> = {
+  ...NUMBER_UNITS,
+  ...NUMBER_TENS,
   a: 1,
   an: 1,
-  one: 1,
-  two: 2,
   both: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  fifteen: 15,
-  twenty: 20,
-  thirty: 30,
   half: 0.5,
   third: 1 / 3,
   quarter: 0.25,

@@ -1,3 +1,5 @@
+import { pieced, word } from "./any-of";
+
 /*
  * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
  * each thing that is named stands as `T`. Common practice, no source.
@@ -67,11 +69,19 @@ export const IDIOMS: readonly RegExp[] = [
   /\b(lost|losing) (my|our|his|her) (way|bearings|temper|balance|appetite|footing|nerve|mind|voice)\b/,
 ];
 
-export const NEGATION =
-  /\b(not|no|never|nothing|none|without|didnt|doesnt|dont|wasnt|werent|isnt|arent|hasnt|havent|hadnt|wont|couldnt|cant|neither|nor|nobody|hardly|barely)\b/;
+export const NEGATION = word(
+  "not|no|never|nothing|none|without|didnt|doesnt|dont|wasnt|werent|isnt|arent|hasnt|havent",
+  "hadnt|wont|couldnt|cant|neither|nor|nobody|hardly|barely",
+);
 /** What is wished, feared, planned, or nearly happened tells nothing. */
-export const NOT_SO =
-  /\b(if|unless|would(?! not(?! have))|wouldve|id have|almost|nearly|might|maybe|perhaps|hope|hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to|going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder|before it)\b/;
+export const NOT_SO = word(
+  "if|unless|would(?! not(?! have))|wouldve|id have|almost|nearly|might|maybe|perhaps|hope",
+  "hoping|hoped|afraid|worried|thinking of|thinking about|thought about|planning|plan to",
+  "going to|gonna|about to|should|ought|could|in danger of|scared|imagine|suppose|wonder",
+  "before it",
+);
 /** What is only compared with. */
-export const COMPARED =
-  /\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|nicer|quieter|drier|rather) (than )?\b/;
+export const COMPARED = pieced(
+  "\\b(better|worse|warmer|colder|lighter|heavier|brighter|faster|slower|more|less|beats?|",
+  "nicer|quieter|drier|rather) (than )?\\b",
+);

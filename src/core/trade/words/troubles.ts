@@ -1,5 +1,5 @@
 import type { Complaint, Symptom } from "../../model";
-import { anyOf, type Row } from "./any-of";
+import { anyOf, word, type Row, pieced } from "./any-of";
 
 /*
  * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
@@ -36,7 +36,10 @@ const isHard = (kind: string) =>
 export const TROUBLES: readonly TroubleRow[] = [
   {
     is: anyOf(
-      /\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|within|after|overnight|before)\b.*/,
+      pieced(
+        "\\b(went|goes|go|was|is|gone|lay)? ?(dead )?flat (by|on the|at|in the|all|every|again|",
+        "within|after|overnight|before)\\b.*",
+      ),
       /\bon the ground by\b/,
     ),
     symptom: "leaks air",
@@ -87,11 +90,17 @@ export const TROUBLES: readonly TroubleRow[] = [
     only: (thing) => isRain(thing) || thing.jobs.includes("shelter") || isShoe(thing),
   },
   {
-    is: /(?<!\bthe )\bwet(s|ted)? (out|through)\b|\bdoesnt bead\b|\bno longer beads?\b|\b(never|not) beads?\b|\bdamp again\b/,
+    is: pieced(
+      "(?<!\\bthe )\\bwet(s|ted)? (out|through)\\b|\\bdoesnt bead\\b|\\bno longer beads?\\b|\\b(never|",
+      "not) beads?\\b|\\bdamp again\\b",
+    ),
     symptom: "wets out",
   },
   {
-    is: /\bclog(s|ged|ging)?\b|\bdribbl\w+|\b(barely|hardly|no longer|wont|doesnt) flow(s|ing)?\b|\bsilted\b|\bblocked\b/,
+    is: pieced(
+      "\\bclog(s|ged|ging)?\\b|\\bdribbl\\w+|\\b(barely|hardly|no longer|wont|doesnt) flow(s|",
+      "ing)?\\b|\\bsilted\\b|\\bblocked\\b",
+    ),
     symptom: "clogged or slow",
   },
   {
@@ -106,7 +115,10 @@ export const TROUBLES: readonly TroubleRow[] = [
       /\bloft (is |has )?gone\b/,
       /\bclump(s|ed|y|ing)?\b/,
       /\bflatter\b/,
-      /\b(filling|fill|down|insulation|feathers) (has |have |is |are )?(all )?(slid|shifted|moved|clumped|migrated|sunk)\b/,
+      pieced(
+        "\\b(filling|fill|down|insulation|feathers) (has |have |is |are )?(all )?(slid|shifted|",
+        "moved|clumped|migrated|sunk)\\b",
+      ),
       /\bno loft\b/,
       /\b(isnt|not|no longer|less) (as |so )?(lofty|puffy|fluffy)\b/,
       /\b(flat|thin) as a\b/,
@@ -132,19 +144,33 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   {
     is: anyOf(
-      /\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|off its tape|come off its tape|wont close|burst|popped)\b.*\b(zip|zipper|buckle|clip)\b/,
-      /\b(zip|zipper|buckle|clip|slider)\b.*\b(gave (up|out)|failed|missing|teeth|skips?|runs off|undone|parts|opens|open|broke|broken|snapped|snaps|cracked|bust|busted|went|gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|popped|bites|off)\b/,
+      pieced(
+        "\\b(broke|snapped|tore|cracked|bust|busted|broken|went|gone|jammed|stuck|split|splits|",
+        "off its tape|come off its tape|wont close|burst|popped)\\b.*\\b(zip|zipper|buckle|clip)\\b",
+      ),
+      pieced(
+        "\\b(zip|zipper|buckle|clip|slider)\\b.*\\b(gave (up|out)|failed|missing|teeth|skips?|",
+        "runs off|undone|parts|opens|open|broke|broken|snapped|snaps|cracked|bust|busted|went|",
+        "gone|jammed|jams|stuck|sticks|catches|split|splits|come off|came off|tape|wont|burst|",
+        "popped|bites|off)\\b",
+      ),
     ),
     symptom: "zip or buckle",
     trouble: "damaged",
   },
   {
     is: anyOf(
-      /\b(mid ?)?soles?\b.*\b(fold(ed|s)?|collaps\w+|crack(ed|s)?|peel\w*|off|hanging|through|gone|loose|flap\w*|split|coming|came|come|smooth|bald|worn)\b/,
+      pieced(
+        "\\b(mid ?)?soles?\\b.*\\b(fold(ed|s)?|collaps\\w+|crack(ed|s)?|peel\\w*|off|hanging|through|",
+        "gone|loose|flap\\w*|split|coming|came|come|smooth|bald|worn)\\b",
+      ),
       /\b(peel\w*|flapping|loose) soles?\b/,
       /\bsoles? (are |is )?through\b/,
       /\btread (is |has |are )?(gone|worn|bald|smooth)\b/,
-      /\b(lugs?|cleats?|studs?|treads?) (is |are |have |has )?(nearly |almost |all |half )?(flat|gone|worn|smooth|rounded)\b/,
+      pieced(
+        "\\b(lugs?|cleats?|studs?|treads?) (is |are |have |has )?(nearly |almost |all |half )?(flat|",
+        "gone|worn|smooth|rounded)\\b",
+      ),
       /\bbald\b/,
     ),
     symptom: "sole or tread",
@@ -241,19 +267,36 @@ export const TROUBLES: readonly TroubleRow[] = [
   },
   { is: /\bmould(y|ed)?\b|\bmold(y)?\b|\bmildew\w*|\bspotty\b|\bblack spots\b/, symptom: "mould" },
   {
-    is: /\bloose(ned|ns)?\b|\bwont (lock|tighten|stay (up|put|shut))\b|\bkeeps? (collapsing|sliding down)\b|\bcollaps(es|ed) (under|on)\b|\bkeeps? slipping\b|\bwobbl\w+\b(?! (on|over|in) (the|shingle|stones|rock))|\brattles\b/,
+    is: pieced(
+      "\\bloose(ned|ns)?\\b|\\bwont (lock|tighten|stay (up|put|shut))\\b|\\bkeeps? (collapsing|",
+      "sliding down)\\b|\\bcollaps(es|ed) (under|on)\\b|\\bkeeps? slipping\\b|\\bwobbl\\w+\\b(?! (on|",
+      "over|in) (the|shingle|stones|rock))|\\brattles\\b",
+    ),
     symptom: "loose",
   },
   { is: /\bsoot(y)?\b|\bfilthy\b|\bdirty\b|\bgrimy\b|\bcaked\b|\bblack with\b/, symptom: "dirty" },
 ];
 
 /** It stopped doing its job. */
-export const FAILED =
-  /\b(died|dead(?! weight)|(?<!\b(?:we|i|they) )packed up|(?<!\b(?:i|we) )gave up( the ghost)?|gave out|given up|failed|conked out|bust|(wont|wouldnt|would not|doesnt|didnt) (light|start|turn on|spark|strike)(?!.*\buntil\b)|wont work|stopped working|no spark|went out on me|stayed out|useless|kaputt|done for(?! (the |my )?T)|useless now|broken for good|quit|no (earthly )?use|no good( any more)?|no longer works?|that was that|that was the end|end of (it|that|them)|did(nt| not) keep the (rain|water|wet|wind) out|is finished|are finished|not one more|beyond (repair|mending)|(couldnt|could not|cant|cannot) get (it|them|the T|my T|T) (going|to (light|work|start)|lit|started|on)|drowned|gave up on me|packed in|came to nothing|stayed dead|no good after)\b/;
+export const FAILED = word(
+  "died|dead(?! weight)|(?<!\\b(?:we|i|they) )packed up|(?<!\\b(?:i|we) )gave up( the ghost)?",
+  "gave out|given up|failed|conked out|bust",
+  "(wont|wouldnt|would not|doesnt|didnt) (light|start|turn on|spark|strike)(?!.*\\buntil\\b)",
+  "wont work|stopped working|no spark|went out on me|stayed out|useless|kaputt",
+  "done for(?! (the |my )?T)|useless now|broken for good|quit|no (earthly )?use",
+  "no good( any more)?|no longer works?|that was that|that was the end|end of (it|that|them)",
+  "did(nt| not) keep the (rain|water|wet|wind) out|is finished|are finished|not one more",
+  "beyond (repair|mending)",
+  "(couldnt|could not|cant|cannot) get (it|them|the T|my T|T) (going|to (light|work|start)|lit|started|on)",
+  "drowned|gave up on me|packed in|came to nothing|stayed dead|no good after",
+);
 
 /** Parts of things. */
-export const PARTS =
-  /\b(igniter|piezo|zip|zipper|seam|pole|handle|stitching|valve|hose|lid|button|lock|cap|strap|buckle|handle|screen|cable|port|clip|cord|loop|toggle|tip|rib|ribs|arm|lens|tine|plug|switch|hinge|wire|nozzle|mouthpiece)\b/;
+export const PARTS = word(
+  "igniter|piezo|zip|zipper|seam|pole|handle|stitching|valve|hose|lid|button|lock|cap|strap",
+  "buckle|handle|screen|cable|port|clip|cord|loop|toggle|tip|rib|ribs|arm|lens|tine|plug",
+  "switch|hinge|wire|nozzle|mouthpiece",
+);
 
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
@@ -275,7 +318,10 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   { is: /\btoo (big|large|long|wide|loose on me)\b/, gives: "too big" },
   { is: /\btoo (small|short|tight|narrow|shallow)\b|\bpinch(es|ed)?\b/, gives: "too small" },
   {
-    is: /\btoo (cold|thin)\b|\bcold (comes|came) (straight |right )?(up )?through\b|\bnot warm enough\b|\bfroze in it\b/,
+    is: pieced(
+      "\\btoo (cold|thin)\\b|\\bcold (comes|came) (straight |right )?(up )?through\\b|\\bnot warm enough\\b|",
+      "\\bfroze in it\\b",
+    ),
     gives: "too cold",
   },
   { is: /\btoo (hot|warm)\b|\bboiled in it\b/, gives: "too hot" },

@@ -1,5 +1,5 @@
 import type { WhyUnused } from "../../model";
-import { anyOf, type Row } from "./any-of";
+import { anyOf, word, type Row, pieced } from "./any-of";
 
 /*
  * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
@@ -27,12 +27,21 @@ export const UNUSED = anyOf(
   ),
   new RegExp(`^(?:which|that|it|them|those) (i|we) (never|didnt)(?: once| even)? ${NO_USE}\\w+`),
   /\bT (never|not once|not at all|neither|stayed)$/,
-  /^(neither|none)( of (them|it|those|these))?( never| of it)* (came|come|left|got|used|opened|worn|saw|was|were)\b(?! (bad|wet|broken|damaged))/,
+  pieced(
+    "^(neither|none)( of (them|it|those|these))?( never| of it)* (came|come|left|got|used|",
+    "opened|worn|saw|was|were)\\b(?! (bad|wet|broken|damaged))",
+  ),
   /\bneither( of them)?$/,
   /\bsat (in|at) (the |my )?(T|pack|bag|bottom|car|side|boot|lid|pocket)\b/,
-  /\bcame (home|back) (as (dry|clean|new|full)|unused|clean|folded|full|dry|untouched|sealed|unopened|as it (went|left))\b/,
+  pieced(
+    "\\bcame (home|back) (as (dry|clean|new|full)|unused|clean|folded|full|dry|untouched|",
+    "sealed|unopened|as it (went|left))\\b",
+  ),
   /\bnot (one|a) (thing|use|outing)\b/,
-  /\b(carried|lugged|hauled|took) (it|them|that|those|the T|T) (the whole way |all the way |all week |round |along )?for nothing\b/,
+  pieced(
+    "\\b(carried|lugged|hauled|took) (it|them|that|those|the T|T) (the whole way |all the way |",
+    "all week |round |along )?for nothing\\b",
+  ),
   /\bdead weight\b/,
   /\bT (is |are |was |were )?not (on|out)\b/,
   /\b(never|not) on (my|our)\b/,
@@ -40,7 +49,14 @@ export const UNUSED = anyOf(
   /^nothing needed (it|them|that)$/,
 
   /^\W*(?:and |but )?(?:not|nor|neither) (?:the |my )?T(?: either)?$/,
-  /\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\b.*?\b(once|used?|using|wore|wear|worn|(put|had|got|have) (it |them |T )?on|open(ed)?|touch(ed)?|(came|come|get|got|take|taken|took|brought|went|been|be|had) (it |them |T |the T )?out|needed|need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\b/,
+  pieced(
+    "\\b(never|not|didnt|wasnt|werent|havent|hasnt|nor|neither)\\b.*?\\b(once|used?|using|",
+    "wore|wear|worn|(put|had|got|have) (it |them |T )?on|open(ed)?|touch(ed)?|(came|come|",
+    "get|got|take|taken|took|brought|went|been|be|had) (it |them |T |the T )?out|needed|",
+    "need|needing|unpacked|hung|hang|put (it |them |T )?up|pitched|pitch|come out|unrolled|",
+    "inflated|blew|switched|turned on|struck|read|lit|left the|came out|got (it|that|them) out|",
+    "put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\\b",
+  ),
   /\bun(used|opened|worn|read|lit|packed|needed)\b/,
   /^never$/,
   /\buntouched\b/,
@@ -68,19 +84,45 @@ export const HARDLY = anyOf(
 
 /** It was used. */
 export const USED = anyOf(
-  /\b(used|using|wore|(do|did|could) (really )?use (it|them|that|those|both)|worn|wear (it|them) every|lived in|on the go|came out|got (it|them|the T) out|on all (night|day)|on to|saved|got me|did it all|did it|mine)\b/,
+  word(
+    "used|using|wore|(do|did|could) (really )?use (it|them|that|those|both)|worn",
+    "wear (it|them) every|lived in|on the go|came out|got (it|them|the T) out",
+    "on all (night|day)|on to|saved|got me|did it all|did it|mine",
+  ),
   // Of what is named there or spoken of, not "ate off my knees".
-  /\b(slept|sleep|lay|cooked|ate|walked|sat|stood|drank|climbed|swam|boiled) (\w+ )?(in|on|under|off|from|with|through|by|out of)( (that|it|them|those|both|the T|my T|T|all|every)\b|$)/,
+  pieced(
+    "\\b(slept|sleep|lay|cooked|ate|walked|sat|stood|drank|climbed|swam|boiled) (\\w+ )?(in|",
+    "on|under|off|from|with|through|by|out of)( (that|it|them|those|both|the T|my T|T|",
+    "all|every)\\b|$)",
+  ),
   /\bdrank (everything|all|it|tea|coffee|water)? ?(through|from|out of) (it|them|the T|T|my T)\b/,
-  /^(?:and |but )*(?:the |my )?T (i|we) (do|did|also|really|only)? ?(used|wore|wear|use|read|lit|slept|cooked|played|carried|had on|put on|hung|pitched|drank|ate|sat|lived)\b/,
+  pieced(
+    "^(?:and |but )*(?:the |my )?T (i|we) (do|did|also|really|only)? ?(used|wore|wear|",
+    "use|read|lit|slept|cooked|played|carried|had on|put on|hung|pitched|drank|ate|sat|",
+    "lived)\\b",
+  ),
   /\b(read|played|lit|hung|pitched|unrolled) (it|that|them)\b/,
   /\bcarried (everything|it all|the lot|all of it|the load)\b/,
-  /\b(kept|keeps) (me|us|everything|it all|the rain|the wind|my \w+|the \w+|me and \w+) (dry|warm|out|off|going|cool|alive)\b/,
+  pieced(
+    "\\b(kept|keeps) (me|us|everything|it all|the rain|the wind|my \\w+|the \\w+|me and \\w+) (dry|",
+    "warm|out|off|going|cool|alive)\\b",
+  ),
   /\b(was|were|stayed|slept) (dry|warm) in (it|that|them)\b/,
   /\b(made|saved) (the|my|our) (trip|weekend|week|walk|day|night|holiday)\b/,
-  /\b(was|were|been) (all )?(fine|good|great|perfect|wonderful|lovely|brilliant|excellent|superb|marvellous|faultless|flawless|a joy|a treat|spot on|no trouble)\b/,
-  /\b(worked|did) (fine|well|perfectly|great|a treat|beautifully|their job|its job|their bit|its bit|what it should|as it should)\b/,
-  /\b(came in (very )?handy|came into (its|their) own|earned (its|their) (place|keep|weight|passage)|a (godsend|lifesaver|luxury|treat|blessing|joy)|opened for the first|worth (its|their|every|the weight)|couldnt have done without|couldnt do without)\b/,
+  pieced(
+    "\\b(was|were|been) (all )?(fine|good|great|perfect|wonderful|lovely|brilliant|excellent|",
+    "superb|marvellous|faultless|flawless|a joy|a treat|spot on|no trouble)\\b",
+  ),
+  pieced(
+    "\\b(worked|did) (fine|well|perfectly|great|a treat|beautifully|their job|its job|their bit|",
+    "its bit|what it should|as it should)\\b",
+  ),
+  word(
+    "came in (very )?handy|came into (its|their) own",
+    "earned (its|their) (place|keep|weight|passage)",
+    "a (godsend|lifesaver|luxury|treat|blessing|joy)|opened for the first",
+    "worth (its|their|every|the weight)|couldnt have done without|couldnt do without",
+  ),
   /\bwas all (i|we) needed\b/,
   /\bbest thing (in|i|we|of|about)\b/,
   /\bthank (heavens?|god|goodness) for (the |my )?T\b/,
@@ -92,7 +134,10 @@ export const USED = anyOf(
   /\bnothing (bad )?to (say|report)( against)?\b|\bnothing against\b/,
   /\bstood( it)? (up to|all|through|firm)\b|^it stood\b/,
   /\bmade (good|lovely|fine|great|proper|decent) \w+/,
-  /\b(whole|entire) (way|time|trip|week|weekend)\b|\ball the (way|time)\b|\b(both|each|all (two|three|four|five|six|seven|\d+)|every) (days?|nights?|evenings?|mornings?)\b/,
+  pieced(
+    "\\b(whole|entire) (way|time|trip|week|weekend)\\b|\\ball the (way|time)\\b|\\b(both|each|",
+    "all (two|three|four|five|six|seven|\\d+)|every) (days?|nights?|evenings?|mornings?)\\b",
+  ),
   /\bin my (hands?|hand)\b/,
   /\bT for (sun|shade|rain|warmth)\b/,
   /\bglad (of|to have|i had)\b/,
@@ -103,14 +148,19 @@ export const USED = anyOf(
 );
 
 /** Said of what did another thing's work. */
-export const DID_INSTEAD =
-  /\bT (alone |on (its|their) own )?(was|were) (just as good|plenty|ample|enough|more than enough|quite enough)\b|\bT (did|does|do) (the job|it all|it|all|everything|for|both|the work)\b/;
+export const DID_INSTEAD = pieced(
+  "\\bT (alone |on (its|their) own )?(was|were) (just as good|plenty|ample|enough|more than enough|",
+  "quite enough)\\b|\\bT (did|does|do) (the job|it all|it|all|everything|for|both|the work)\\b",
+);
 
 /** Why it stayed unused. */
 export const WHYS: readonly Row<WhyUnused>[] = [
   {
     is: anyOf(
-      /\b(no|not a|hardly any|hardly a|never any|never a|wasnt any|was no|werent any|not much|little) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\b/,
+      pieced(
+        "\\b(no|not a|hardly any|hardly a|never any|never a|wasnt any|was no|werent any|not much|",
+        "little) (rain|ice|snow|sun|bugs|midges|frost|wind|cold|need|call|drop)\\b",
+      ),
       /\bdry (all|the whole|week)\b/,
       /\bcloud(y)?\b/,
       /\bnever rained\b/,
@@ -123,8 +173,15 @@ export const WHYS: readonly Row<WhyUnused>[] = [
       /\b(taps?|streams?|water|sockets?|fountains?) (everywhere|every|at every|all the way)\b/,
       /\bnever below\b/,
       /\bnot at -?\d+ degrees\b/,
-      /\bnot (one|a|a single|an) (bear|midge|fly|flies|mosquito|tick|bug|drop|cloud|snowflake|patch of snow|gust|flake)\b/,
-      /\b(no|wasnt any|werent any|there was no|hardly any|not enough) (bears?|fl(y|ies)|mosquito(es)?|ticks?|heat|storms?|frosts?|river|bog|mud|water to|downpours?|showers?|clouds?)\b/,
+      pieced(
+        "\\bnot (one|a|a single|an) (bear|midge|fly|flies|mosquito|tick|bug|drop|cloud|snowflake|",
+        "patch of snow|gust|flake)\\b",
+      ),
+      pieced(
+        "\\b(no|wasnt any|werent any|there was no|hardly any|not enough) (bears?|fl(y|ies)|",
+        "mosquito(es)?|ticks?|heat|storms?|frosts?|river|bog|mud|water to|downpours?|showers?|",
+        "clouds?)\\b",
+      ),
       /\b(a |the )?(stream|tap|spring|fountain|socket|hut|shop)s? (every|at every|all along|round every|by every)\b/,
       /\b(dry|warm|mild|calm) (the whole|all|every|both|as a bone|throughout)\b/,
     ),
@@ -167,7 +224,10 @@ export const WHYS: readonly Row<WhyUnused>[] = [
     gives: "uncomfortable",
   },
   {
-    is: /\btoo (much|many)\b|\bone too many\b|\bfar too (much|many)\b|\bmore (\w+ )?than (i|we|one|anybody|anyone|you) (need|needs|needed|used|could)\b/,
+    is: pieced(
+      "\\btoo (much|many)\\b|\\bone too many\\b|\\bfar too (much|many)\\b|\\bmore (\\w+ )?than (i|",
+      "we|one|anybody|anyone|you) (need|needs|needed|used|could)\\b",
+    ),
     gives: "too much of it",
   },
   {
@@ -192,7 +252,10 @@ export const WHYS: readonly Row<WhyUnused>[] = [
     gives: "cover",
   },
   {
-    is: /\b(went|turned|came) (home|back) (early|before)\b|\bcut short\b|\bcut the trip\b|\bturned round\b|\bnever got (to|there|that far|as far)\b|\b(we|i) gave up\b|\bwent home before\b/,
+    is: pieced(
+      "\\b(went|turned|came) (home|back) (early|before)\\b|\\bcut short\\b|\\bcut the trip\\b|",
+      "\\bturned round\\b|\\bnever got (to|there|that far|as far)\\b|\\b(we|i) gave up\\b|\\bwent home before\\b",
+    ),
     gives: "trip cut short",
   },
   { is: /\bforgot (it|i had|about|them|that i)\b|\bforgotten\b/, gives: "forgot it" },

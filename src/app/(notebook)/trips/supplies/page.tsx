@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { METRES_PER_MILE, parseNumber } from "@/core/units/quantity";
+import type { Units } from "@/core/units/speak";
 import { supplyUses } from "@/core/weighin/supplies";
 import { suppliesAhead } from "@/core/weighin/supplies-ahead";
 import { Field, SelectField } from "@/ui/form/field";
@@ -53,53 +54,19 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
     { nights, days: ahead.days, shopDays: ahead.days, dryKm: dry },
     ahead.margin,
   );
-  const isWrong = (text: string | undefined) => {
-    const read = parseNumber(text ?? "");
-    return read !== null && !(read >= 0) ? "Write a number, 0 or more." : undefined;
-  };
   return (
     <>
       <PageHead title="Fuel, food, water, power">
         Your own use, from what went out and what came home; the rule of thumb where trips are few.
       </PageHead>
-      <form
-        action="/trips/supplies"
-        className="mb-6 flex flex-wrap items-start gap-2 border-y border-rule py-3"
-      >
-        <Field
-          label="For a trip of, nights"
-          name="nights"
-          inputMode="numeric"
-          defaultValue={asked.nights ?? nights}
-          error={isWrong(asked.nights)}
-          className="w-36"
-          hint={book.next.name ? "the one planned" : "your usual one"}
-        />
-        <Field
-          label={`and ${units.distance}`}
-          name="way"
-          inputMode="decimal"
-          defaultValue={asked.way ?? way}
-          error={isWrong(asked.way)}
-          className="w-28"
-        />
-        <SelectField
-          label="Enough on"
-          name="margin"
-          defaultValue={margin}
-          options={MARGINS}
-          className="w-44"
-        />
-        <Field
-          label={`Longest dry stretch, ${units.distance}`}
-          name="dry"
-          inputMode="decimal"
-          defaultValue={asked.dry}
-          error={isWrong(asked.dry)}
-          className="w-48"
-        />
-        <button className="btn mt-6 !min-h-10">Reckon</button>
-      </form>
+      <AskedFor
+        asked={asked}
+        nights={nights}
+        way={way}
+        margin={margin}
+        isPlanned={Boolean(book.next.name)}
+        units={units}
+      />
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2">
         <Fuel book={book} uses={uses} ahead={ahead} asked={asked} />
         <Food uses={uses} ahead={ahead} units={units} />
@@ -111,5 +78,56 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
         advice on water and fires comes first.
       </p>
     </>
+  );
+}
+
+interface AskedForProps {
+  readonly asked: Asked;
+  readonly nights: number;
+  readonly way: number;
+  readonly margin: string;
+  readonly isPlanned: boolean;
+  readonly units: Units;
+}
+
+/** The trip that is sized for, and how surely. */
+function AskedFor({ asked, nights, way, margin, isPlanned, units }: AskedForProps) {
+  const isWrong = (text: string | undefined) => {
+    const read = parseNumber(text ?? "");
+    return read !== null && !(read >= 0) ? "Write a number, 0 or more." : undefined;
+  };
+  return (
+    <form
+      action="/trips/supplies"
+      className="mb-6 flex flex-wrap items-start gap-2 border-y border-rule py-3"
+    >
+      <Field
+        label="For a trip of, nights"
+        name="nights"
+        inputMode="numeric"
+        defaultValue={asked.nights ?? nights}
+        error={isWrong(asked.nights)}
+        className="w-36"
+        hint={isPlanned ? "the one planned" : "your usual one"}
+      />
+      <Field
+        label={`and ${units.distance}`}
+        name="way"
+        inputMode="decimal"
+        defaultValue={asked.way ?? way}
+        error={isWrong(asked.way)}
+        className="w-28"
+      />
+      <SelectField label="Enough on" name="margin" defaultValue={margin} options={MARGINS} className="w-44" />
+      <Field
+        label={`Longest dry stretch, ${units.distance}`}
+        name="dry"
+        inputMode="decimal"
+        defaultValue={asked.dry}
+        error={isWrong(asked.dry)}
+        className="w-48"
+      />
+      <button className="btn mt-6 !min-h-10">Reckon</button>
+    </form>
   );
 }

@@ -99,70 +99,41 @@ function WaitingLine({
     <li className="border-b border-rule py-1">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <b className="min-w-0 flex-1 basis-60 break-words">{text}</b>
-        <button
-          type="button"
-          className="btn"
-          disabled={busy}
-          aria-label={`${says}: ${text}`}
-          onClick={() =>
+        <LineButtons
+          text={text}
+          says={says}
+          busy={busy}
+          isOpen={typed !== undefined}
+          onTake={() =>
             void act(
               () => takeLine(trip, id, kept),
               kept.length === 0 ? "Put aside" : sayHeard(kept, units, nameOf),
               (back) => putLineBack(trip, id, back),
             )
           }
-        >
-          {says}
-        </button>
-        <button
-          type="button"
-          className="link min-h-9 text-sm pointer-coarse:min-h-11"
-          aria-expanded={typed !== undefined}
-          aria-label={`Rewrite: ${text}`}
-          onClick={() => setTyped(typed === undefined ? text : undefined)}
-        >
-          Rewrite
-        </button>
-        <button
-          type="button"
-          className="link min-h-9 text-sm pointer-coarse:min-h-11"
-          disabled={busy}
-          aria-label={`Delete: ${text}`}
-          onClick={() =>
+          onRewrite={() => setTyped(typed === undefined ? text : undefined)}
+          onDelete={() =>
             void act(
               () => removeLine(trip, id),
               "Line deleted",
               (line) => putLineThere(trip, line),
             )
           }
-        >
-          Delete
-        </button>
+        />
       </div>
       {typed !== undefined && (
-        <form
-          className="my-2 flex items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
+        <RewriteForm
+          typed={typed}
+          busy={busy}
+          onType={setTyped}
+          onSave={() =>
             void act(
               () => rewriteLine(trip, id, typed),
               "Line rewritten",
               (was) => rewriteLine(trip, id, was),
-            );
-          }}
-        >
-          <Field
-            label="The line"
-            className="flex-1"
-            autoFocus
-            maxLength={300}
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-          <button type="submit" className="btn btn-leaf" disabled={busy}>
-            Save
-          </button>
-        </form>
+            )
+          }
+        />
       )}
       {rows.length === 0 ? (
         <p className="text-sm text-muted">A note, kept as it is</p>
@@ -181,6 +152,79 @@ function WaitingLine({
         </p>
       )}
     </li>
+  );
+}
+
+interface LineButtonsProps {
+  readonly text: string;
+  readonly says: string;
+  readonly busy: boolean;
+  /** It is being rewritten. */
+  readonly isOpen: boolean;
+  readonly onTake: () => void;
+  readonly onRewrite: () => void;
+  readonly onDelete: () => void;
+}
+
+/** What can be done about a line: taken or put aside, written again, deleted. */
+function LineButtons({ text, says, busy, isOpen, onTake, onRewrite, onDelete }: LineButtonsProps) {
+  const quiet = "link min-h-9 text-sm pointer-coarse:min-h-11";
+  return (
+    <>
+      <button type="button" className="btn" disabled={busy} aria-label={`${says}: ${text}`} onClick={onTake}>
+        {says}
+      </button>
+      <button
+        type="button"
+        className={quiet}
+        aria-expanded={isOpen}
+        aria-label={`Rewrite: ${text}`}
+        onClick={onRewrite}
+      >
+        Rewrite
+      </button>
+      <button
+        type="button"
+        className={quiet}
+        disabled={busy}
+        aria-label={`Delete: ${text}`}
+        onClick={onDelete}
+      >
+        Delete
+      </button>
+    </>
+  );
+}
+
+interface RewriteFormProps {
+  readonly typed: string;
+  readonly busy: boolean;
+  readonly onType: (typed: string) => void;
+  readonly onSave: () => void;
+}
+
+/** A line as it should have been written. */
+function RewriteForm({ typed, busy, onType, onSave }: RewriteFormProps) {
+  return (
+    <form
+      className="my-2 flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave();
+      }}
+    >
+      <Field
+        label="The line"
+        className="flex-1"
+        autoFocus
+        maxLength={300}
+        value={typed}
+        onChange={(event) => onType(event.target.value)}
+      />
+      <button type="submit" className="btn btn-leaf" disabled={busy}>
+        Save
+      </button>
+    </form>
   );
 }
 

@@ -2,7 +2,8 @@
 
 import { useMemo, useState } from "react";
 import type { Heard } from "@/core/hear/facts";
-import { piecesOf, type Named } from "@/core/hear/hear";
+import type { Named } from "@/core/hear/hear";
+import { piecesOf } from "@/core/hear/pieces";
 import type { ItemId, Stow, TripId } from "@/core/model";
 import { STOWS } from "@/core/model/lists";
 import { sayHeard } from "@/core/say/walk/heard";

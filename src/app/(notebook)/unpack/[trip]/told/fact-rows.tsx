@@ -4,7 +4,10 @@ import { useState, type KeyboardEvent } from "react";
 import type { Named } from "@/core/hear/hear";
 import type { HeardFact } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import { FactForm } from "./fact-form";
+import { useLoaded } from "@/ui/use-loaded";
+
+/** No part of a page before it is wanted: it brings the schema of a fact. */
+const FORM = () => import("./fact-form");
 
 /** A fact as it is shown: what it comes to, and whether it is taken. */
 export interface FactRow {
@@ -26,6 +29,7 @@ interface FactRowsProps {
 /** Facts, each taken or dropped by one key and put right by another. */
 export function FactRows({ rows, things, units, flip, correct, light = () => undefined }: FactRowsProps) {
   const [open, setOpen] = useState<string>();
+  const form = useLoaded(FORM, open !== undefined);
   const press = (event: KeyboardEvent<HTMLElement>, { key }: FactRow) => {
     const step = { ArrowDown: 1, ArrowUp: -1, j: 1, k: -1 }[event.key];
     if (step !== undefined) {
@@ -75,8 +79,8 @@ export function FactRows({ rows, things, units, flip, correct, light = () => und
               Put right
             </button>
           </div>
-          {open === row.key && (
-            <FactForm
+          {open === row.key && form && (
+            <form.FactForm
               fact={row.fact}
               things={things}
               units={units}
