@@ -93,10 +93,11 @@ function whatWent(trip: Trip, along: readonly WentAlong[], book: Book): string[]
 
 function whatStayed(along: readonly WentAlong[], units: Units): string[] {
   const { dead, cover } = unusedOf(along);
+  // A name may hold a comma: "Socks, blue".
   const named = (things: readonly WentAlong[]) =>
-    listWords(
-      things.map(({ item, carry }) => (carry.mark?.why ? `${item.name} (${carry.mark.why})` : item.name)),
-    );
+    things
+      .map(({ item, carry }) => (carry.mark?.why ? `${item.name} (${carry.mark.why})` : item.name))
+      .join("; ");
   return [
     ...(dead.length > 0
       ? [
