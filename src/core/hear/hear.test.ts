@@ -282,6 +282,14 @@ describe("what a line becomes at the debrief", () => {
     expect(into("set out with 230 g gas").trip.supplies).toMatchObject([
       { what: "gas", unit: "g", out: 230, back: 0 },
     ]);
+    // What was carried adds up, what was drunk comes off it; a share is of what went out, and of nothing it is none.
+    expect(into("carried 3 l\ncarried 2 l\ndrank 4 l").trip.supplies).toMatchObject([
+      { what: "water", unit: "L", out: 5, back: 1 },
+    ]);
+    expect(into("set out with 230 g gas\ngas half left").trip.supplies).toMatchObject([
+      { what: "gas", unit: "g", out: 230, back: 115 },
+    ]);
+    expect(into("gas half left").trip.supplies).toEqual([]);
     expect(into("wish I had a warm hat").trip.missed).toMatchObject([{ what: "warm hat" }]);
     expect(into("sewed the poncho").done).toMatchObject([{ item: "poncho", what: "repair" }]);
     expect(into("bought a sun hat").joined).toMatchObject([{ how: "bought", what: "sun hat" }]);

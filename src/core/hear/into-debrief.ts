@@ -138,22 +138,29 @@ const SUPPLY_NAMES = {
   "water carried": "water",
 } as const;
 
-/** What went out or came back of a supply, in its row; a share or an unknown sort stays in the words. */
+/**
+ * What went out, came back or was used of a supply, in its row. A share of it is of what went out, where that
+ * is told; of what nobody can size by, it stays in the words.
+ */
 function withAmount(
   supplies: readonly Supply[],
   { what, how, value, unit }: Extract<HeardFact, { about: "amount" }>,
 ): Supply[] {
-  if (
-    unit === "%" ||
-    what === "boiled" ||
-    what === "water drunk" ||
-    what === "water carried" ||
-    how === "used"
-  )
-    return [...supplies];
+  if (what === "boiled") return [...supplies];
   const name = SUPPLY_NAMES[what];
-  const at = supplies.findIndex((each) => each.what.toLowerCase() === name && each.unit === unit);
+  const at = supplies.findIndex(
+    (each) => each.what.toLowerCase() === name && (unit === "%" || each.unit === unit),
+  );
   const was = supplies[at] ?? { what: name, unit, out: 0, back: 0, sort: null, reserve: 0 };
-  const row = how === "out" ? { ...was, out: value } : { ...was, back: value, out: Math.max(was.out, value) };
+  if (unit === "%" && was.out === 0) return [...supplies];
+  const amount = unit === "%" ? (was.out * value) / 100 : value;
+  const row = rowAfter(was, how, Math.round(amount * 1000) / 1000);
   return at < 0 ? [...supplies, row] : supplies.map((each, n) => (n === at ? row : each));
+}
+
+/** Water is taken on more than once: what is carried adds up. */
+function rowAfter(was: Supply, how: "out" | "left" | "used", amount: number): Supply {
+  if (how === "out") return { ...was, out: was.what === "water" ? was.out + amount : amount };
+  const out = Math.max(was.out, amount);
+  return { ...was, out, back: how === "left" ? amount : Math.round((out - amount) * 1000) / 1000 };
 }
