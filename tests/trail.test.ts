@@ -121,6 +121,18 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await expect.poll(async () => (await tripOf(app)).lines?.at(-1)).toMatchObject({ taken: true });
     await home.getByText(/lines taken or put aside/).click();
     await home.getByText("A note, kept as it is").waitFor();
+    // Read again, it waits; taken back, it is what it was taken as.
+    const night = async () => (await tripOf(app)).lines?.find(({ text }) => text.startsWith("cold night"));
+    const taken = await night();
+    await home.getByRole("button", { name: /^Read again: cold night/ }).click();
+    await expect.poll(night).toMatchObject({ taken: false });
+    await home
+      .locator("[data-sonner-toast]")
+      .filter({ hasText: "waits again" })
+      .getByRole("button")
+      .first()
+      .click();
+    await expect.poll(night).toEqual(taken);
     await home.getByRole("button", { name: /^Take it: torch/ }).waitFor();
     await expect.poll(() => home.getByRole("button", { name: /^(Take it: cold|Put aside)/ }).count()).toBe(0);
     expect(faults).toEqual([]);

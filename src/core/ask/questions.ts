@@ -260,10 +260,17 @@ const CALLS_OF_HARMED: readonly OwnerCall[] = [...CALLS, "fix", "replace"];
 /** How often an owner agrees with a verdict that is so sure. Our own figures. */
 const AGREES: Readonly<Record<Sureness, number>> = { sure: 0.9, likely: 0.75, perhaps: 0.55, leaning: 0.5 };
 
-/** Would its owner take it again? Asked where a leaning, a complaint or an idle thing leaves it open. */
+/** Would its owner take it again? Nobody asks so of food or gas; asked where a leaning, a complaint or an idle thing leaves it open. */
 function again({ case: one, verdicts: [lead] }: Advice): Unasked[] {
   const { mark } = lastMark(one);
-  if (mark.call !== null || mark.exit !== null || one.item.cover || !isOpenTo(lead, mark)) return [];
+  if (
+    mark.call !== null ||
+    mark.exit !== null ||
+    one.item.cover ||
+    one.item.load === "consumable" ||
+    !isOpenTo(lead, mark)
+  )
+    return [];
   const words = mark.symptoms.length > 0 ? CALLS_OF_HARMED : CALLS;
   const agreeing = words.filter((call) => VERBS[lead.verb].agrees.includes(call));
   const agrees = agreeing.length > 0 ? AGREES[lead.sureness] : 0;

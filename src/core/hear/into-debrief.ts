@@ -160,7 +160,11 @@ function withAmount(
 
 /** Water is taken on more than once: what is carried adds up. */
 function rowAfter(was: Supply, how: "out" | "left" | "used", amount: number): Supply {
-  if (how === "out") return { ...was, out: was.what === "water" ? was.out + amount : amount };
+  if (how === "out")
+    return {
+      ...was,
+      out: was.what.toLowerCase() === SUPPLY_NAMES["water carried"] ? was.out + amount : amount,
+    };
   const out = Math.max(was.out, amount);
   return { ...was, out, back: how === "left" ? amount : Math.round((out - amount) * 1000) / 1000 };
 }

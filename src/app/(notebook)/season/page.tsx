@@ -70,8 +70,8 @@ function WhatLeavingSaved({ book }: { book: Book }) {
   return (
     <Section title="What leaving has saved so far" look="mt-8 max-w-4xl">
       <p className="mb-2">
-        <b>{sayDeadWeight(all, units)}</b> not lugged, by {count(left.length, "thing")} left at home since it
-        lay idle, or since you agreed to leave it.
+        <b>{sayDeadWeight(all, units)}</b> not lugged, by {count(left.length, "thing")} left at home since
+        they lay idle, or since you agreed to leave them.
       </p>
       <Table
         rows={left}

@@ -3,7 +3,7 @@ import { demoLog } from "../../../../demo/log";
 import { kitOf } from "../../advice/kit";
 import { unusedOf, gramsOf, wentAlong } from "../../ledger/along";
 import { openBook } from "../../ledger/book";
-import { sayMass } from "../../units/speak";
+import { capital, sayMass } from "../../units/speak";
 import { reviewOf } from "./review";
 
 const book = openBook(demoLog(), "2026-10-01");
@@ -34,7 +34,12 @@ test("what changes next time is what the verdicts ask of what was along", () => 
   const { parts, rows } = reviewOf(trip, book, kit);
   const asked = wentAlong(trip, book).filter(({ item }) => kit.of(item.id)?.asks[0]);
   const changes = parts.find(({ head }) => head === "What changes next time")?.sentences ?? [];
-  expect(changes).toHaveLength(asked.length);
+  expect(changes.map((sentence) => sentence.split(". ")[0])).toEqual(
+    asked.map(({ item }) => `${capital(kit.of(item.id)!.asks[0]!.verb)}: ${item.name}`),
+  );
+  expect(rows.map(({ next }) => next)).toEqual(
+    wentAlong(trip, book).map(({ item }) => kit.of(item.id)?.asks[0]?.verb ?? ""),
+  );
   expect(rows.filter(({ next }) => next !== "")).toHaveLength(asked.length);
   expect(asked.length).toBeGreaterThan(0);
 });

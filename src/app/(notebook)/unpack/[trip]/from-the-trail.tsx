@@ -260,7 +260,7 @@ function TakenRow({ trip, line: { id, text, says } }: { trip: TripId; line: Take
           void act(
             () => putLineBack(trip, id, null),
             "The line waits again; its marks stay",
-            () => takeLine(trip, id, []),
+            (was) => putLineThere(trip, was),
           )
         }
       >

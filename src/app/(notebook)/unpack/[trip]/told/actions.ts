@@ -60,15 +60,24 @@ function dayOf(at: string, { starts, ends }: Pick<TripHead, "starts" | "ends">):
   return starts <= day && day <= ends ? day : null;
 }
 
-/** A line waits again; with what taking it did, all of that is taken back. */
-export async function putLineBack(trip: TripId, id: string, undo: unknown): Promise<Answer> {
+/** A line waits again; with what taking it did, all of that is taken back. What the line was is the answer. */
+export async function putLineBack(
+  trip: TripId,
+  id: string,
+  undo: unknown,
+): Promise<Answer<z.input<typeof Line>>> {
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
     if (!known) return noTrip;
     const back = Undo.nullable().parse(undo ?? null);
-    await changeLine(tx, known.id, RecordId.parse(id), (each) => ({ ...each, taken: false, told: null }));
+    const was = await changeLine(tx, known.id, RecordId.parse(id), (each) => ({
+      ...each,
+      taken: false,
+      told: null,
+    }));
+    if (!was) return noLine;
     if (back) await takeBack(tx, known, back);
-    return { ok: true, value: undefined };
+    return { ok: true, value: was };
   });
 }
 
@@ -93,11 +102,13 @@ export async function removeLine(trip: TripId, id: string): Promise<Answer<z.inp
   });
 }
 
-/** A line that was taken away is there again. */
+/** A line is there again as it was, whether it was taken away or only changed. */
 export async function putLineThere(trip: TripId, line: z.input<typeof Line>): Promise<Answer> {
-  return acting(async (tx) =>
-    (await addLines(tx, TripId.parse(trip), [Line.parse(line)])) ? { ok: true, value: undefined } : noTrip,
-  );
+  return acting(async (tx) => {
+    const [id, was] = [TripId.parse(trip), Line.parse(line)];
+    const isThere = (await changeLine(tx, id, was.id, () => was)) ?? (await addLines(tx, id, [was]));
+    return isThere ? { ok: true, value: undefined } : noTrip;
+  });
 }
 
 /** Takes facts that were heard in a talk into the debrief, all at once. */
