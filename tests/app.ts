@@ -30,12 +30,20 @@ export async function startApp(from: Log | { readonly folder: string }): Promise
     url,
     folder,
     process: child,
-    stop: (signal = "SIGTERM") => {
+    stop: async (signal = "SIGTERM") => {
       child.kill(signal);
-      return ended;
+      const late = setTimeout(() => child.kill("SIGKILL"), STOPS_WITHIN_MS);
+      const code = await ended;
+      clearTimeout(late);
+      if (child.signalCode === "SIGKILL" && signal !== "SIGKILL")
+        throw new Error(`stop: the app did not end within ${STOPS_WITHIN_MS / 1000} s of ${signal}`);
+      return code;
     },
   };
 }
+
+/** Time that an app may take to close cleanly on a busy machine; after it, it hangs. */
+const STOPS_WITHIN_MS = 60_000;
 
 /** Runs `work` on an app of its own and stops it. */
 export async function withApp(from: Log, work: (app: App) => Promise<void>): Promise<void> {
@@ -68,7 +76,8 @@ export interface Exported {
 }
 
 /** All that the app holds, in the open format. */
-export const exported = async (app: App) => (await fetch(`${app.url}/api/log`)).json() as Promise<Exported>;
+export const exported = async (app: App) =>
+  (await fetch(`${app.url}/api/log`, { signal: AbortSignal.timeout(PATIENCE) })).json() as Promise<Exported>;
 
 /** Waits until the debrief says that nothing waits to be saved. */
 export const saved = (page: Page) => page.getByText("every mark is saved").waitFor();

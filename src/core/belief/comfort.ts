@@ -100,12 +100,18 @@ function fromLabel(label: Ratings["label"], above: Worth): Worth {
     : UNLABELLED;
 }
 
+/** A bed with a label that was slept in often enough to tell of its owner. */
+export const teachesOfLabels = (
+  label: Ratings["label"],
+  comfort: Comfort,
+): label is NonNullable<Ratings["label"]> => Boolean(label) && comfort.nights >= FEW_NIGHTS;
+
 /** How far above labels an owner sleeps, °C, learnt from the beds that were slept in often enough. */
 export function aboveLabels(
   beds: readonly { readonly label: Ratings["label"]; readonly comfort: Comfort }[],
 ): Worth {
   const tried = beds.flatMap(({ label, comfort }) =>
-    label && comfort.nights >= FEW_NIGHTS
+    teachesOfLabels(label, comfort)
       ? [
           {
             above: comfort.median - comfortBy(label),

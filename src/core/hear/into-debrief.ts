@@ -1,3 +1,4 @@
+import { BLANK_NIGHT } from "../ledger/nights";
 import { nth } from "../sums/there";
 import { endsOf } from "../ledger/stretches";
 import {
@@ -127,7 +128,13 @@ const nightsOf = (
   { low, felt, slept, nights }: Extract<HeardFact, { about: "night" }>,
   on: string | null,
 ): FeltNight[] =>
-  Array.from({ length: nights }, () => ({ on: nights === 1 ? on : null, low, felt, slept: [...slept] }));
+  Array.from({ length: nights }, () => ({
+    ...BLANK_NIGHT,
+    on: nights === 1 ? on : null,
+    low,
+    felt,
+    slept: [...slept],
+  }));
 
 const SUPPLY_NAMES = {
   gas: "gas",

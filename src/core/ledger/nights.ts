@@ -7,8 +7,21 @@ export interface Nights extends FeltNight {
   readonly nights: number;
 }
 
-const wordOf = ({ low, felt, slept }: FeltNight) => [low, felt, ...slept].join();
+const wordOf = ({ low, felt, slept, roof, spoilt }: FeltNight) => [low, felt, roof, spoilt, ...slept].join();
 export const isAlike = (one: FeltNight, other: FeltNight) => wordOf(one) === wordOf(other);
+
+/** A night of which nothing is said. */
+export const BLANK_NIGHT: FeltNight = {
+  on: null,
+  low: null,
+  felt: null,
+  slept: [],
+  roof: false,
+  spoilt: null,
+};
+
+/** A night in which the bed itself was tried: out, and nothing else at fault. */
+export const tellsOfBed = ({ roof, spoilt }: Pick<FeltNight, "roof" | "spoilt">) => !roof && spoilt === null;
 
 /** Nights of one trip, those told alike together, in the order first told. */
 export function alikeNights(felt: readonly FeltNight[]): Nights[] {
@@ -31,5 +44,5 @@ export function withLows(
     told.delete(night.on!);
     return { ...night, low };
   });
-  return [...known, ...[...told].map(([on, low]) => ({ on, low, felt: null, slept: [...bed] }))];
+  return [...known, ...[...told].map(([on, low]) => ({ ...BLANK_NIGHT, on, low, slept: [...bed] }))];
 }

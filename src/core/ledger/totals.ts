@@ -5,6 +5,7 @@ import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
 import { marked, partOf, strengthFor, type Book, type Carried, type Marked } from "./book";
 import { inOrder } from "../sums/days";
+import type { Outing } from "./outing";
 
 interface Exposure {
   readonly metres: number;
@@ -71,7 +72,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     if (!mark) continue;
     const share = shareUsed(mark, outing.days * part);
     used.metres += metres * share;
-    used.nights += outing.nights * part * share;
+    used.nights += nightsFor(item, outing) * part * share;
     used.days += outing.days * part * share;
     if (mark.use !== "unused") used.trips += 1;
     else if (!item.cover && item.weight) deadGramMetres += item.weight.g * metres * partOf(carry);
@@ -93,6 +94,10 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
 }
+
+/** Nights of an outing that a thing could serve on: under a roof no shelter is put up. */
+const nightsFor = ({ jobs }: FullItem, { nights, trip }: Outing): number =>
+  jobs.includes("shelter") ? Math.max(0, nights - trip.felt.filter(({ roof }) => roof).length) : nights;
 
 /** Wear in the order it came, for the chart and for readings: what was worn between trips stands where its date is. */
 function stepsOf(
@@ -154,7 +159,8 @@ function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): nu
   if (item.wears === "wet days") return mark.days ?? days * CALLED_SHARE[strengthFor(one, "rain") ?? "some"];
   if (item.wears === "called days")
     return mark.days ?? days * calledShare(item.triggers, (trigger) => strengthFor(one, trigger));
-  if (item.wears === "nights") return (outing.nights * part * share) / Math.max(1, ...(among ?? [1]));
+  if (item.wears === "nights")
+    return (nightsFor(item, outing) * part * share) / Math.max(1, ...(among ?? [1]));
   // A day walk has no night, but it drinks and brews for half a day.
   return perNight * Math.max(outing.nights, outing.days / 2) * part * share;
 }

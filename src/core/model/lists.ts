@@ -92,6 +92,8 @@ export const OWNER_CALLS = [
   "try something else",
 ] as const;
 export const FELTS = ["cold", "cool", "right", "warm", "hot"] as const;
+/** What else than the bed makes a night cold. */
+export const SPOILS = ["flat pad", "wet bed", "hungry", "ill", "something else"] as const;
 export const SCHOOL_NAMES = ["lean", "even", "roomy", "wary"] as const;
 export const VERB_NAMES = [
   "replace",

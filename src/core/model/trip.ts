@@ -5,7 +5,7 @@ import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
 import { HeardFact } from "./fact";
 import { Carry } from "./mark";
-import { Consequence, Felt, Job, Offer, Strength, Terrain, Trigger } from "./words";
+import { Consequence, Felt, Job, Offer, Spoil, Strength, Terrain, Trigger } from "./words";
 
 const Conditions = z.partialRecord(Trigger, Strength);
 const Offers = z
@@ -54,6 +54,10 @@ export const FeltNight = z.object({
   low: Celsius.nullable().default(null).meta({ description: "Lowest air temperature, °C." }),
   felt: Felt.nullable().default(null),
   slept: z.array(ItemId).max(20).default([]).meta({ description: "What was slept in and on." }),
+  roof: z.boolean().default(false).meta({ description: "true: in a hut or a house, not out." }),
+  spoilt: Spoil.nullable().default(null).meta({
+    description: "What else than the bed made it what it was: such a night tells nothing of the bed.",
+  }),
 });
 export type FeltNight = z.infer<typeof FeltNight>;
 

@@ -5,6 +5,7 @@ import {
   CONSEQUENCES,
   EXIT_HOWS,
   FELTS,
+  SPOILS,
   FROSTS,
   JOBS,
   LOADS,
@@ -96,6 +97,8 @@ export type OwnerCall = z.infer<typeof OwnerCall>;
 
 export const Felt = z.enum(FELTS);
 export type Felt = z.infer<typeof Felt>;
+export const Spoil = z.enum(SPOILS);
+export type Spoil = z.infer<typeof Spoil>;
 
 export const SchoolName = z.enum(SCHOOL_NAMES);
 export type SchoolName = z.infer<typeof SchoolName>;

@@ -27,6 +27,33 @@ export const warmthOf = (kind: string) => WARMS[kind] ?? null;
  */
 export const DEGREES_PER_R = 1.5;
 
+/**
+ * What the ground asks of the pads together as it gets colder, by the coldest air of the night: R-value, as
+ * ASTM F3340-18 measures it. About 1 in summer, 3 to 4 towards freezing, 5 and more on snow: common practice,
+ * no source.
+ */
+const GROUND_ASKS: readonly (readonly [low: number, r: number])[] = [
+  [-10, 5],
+  [-5, 4],
+  [0, 3],
+  [5, 2],
+  [10, 1],
+];
+const ON_SNOW = 5;
+
+/** The R-value that the ground asks for at a low, °C, straight between the steps. */
+export function rFor(low: number, onSnow = false): number {
+  const above = GROUND_ASKS.findIndex(([at]) => at >= low);
+  const [, last] = GROUND_ASKS.at(-1)!;
+  const [to, from] = [GROUND_ASKS[above], GROUND_ASKS[above - 1]];
+  const bare = !to
+    ? last
+    : !from
+      ? to[1]
+      : from[1] + ((low - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
+  return onSnow ? Math.max(ON_SNOW, bare) : bare;
+}
+
 /** Kinds that are a bed by themselves. */
 export const isBed = (kind: string) => kind === "quilt" || kind === "sleeping bag";
 

@@ -62,6 +62,13 @@ export function sayTemperature(c: number, units: Units): string {
 export const temperatureText = (c: number, units: Units): string =>
   `${Number(temperatureNumber(c, units).toFixed(1))}${THIN}°${units.temperature}`.replace("-", "−");
 
+/** A difference of temperatures in the owner's unit: "2.5°", with its sign where it may be below nothing. */
+export function sayDegrees(celsius: number, { temperature }: Units, signed = false): string {
+  const value = Math.round((temperature === "C" ? celsius : celsius * 1.8) * 10) / 10;
+  const plus = signed && value > 0 ? "+" : "";
+  return `${value < 0 ? "−" : plus}${Math.abs(value)}°`;
+}
+
 export const percent = (chance: number) => `${Math.round(chance * 100)}${THIN}%`;
 
 /** "1 trip", "3 trips"; `many` where adding an s is wrong. */

@@ -1,9 +1,15 @@
 import { expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
-import { sleepOf, sleptNights, wouldHaveDone } from "./sleep";
+import { ItemId } from "../model";
+import { sayAside, sayPads, saySleeper } from "../say/sleep";
+import { rFor } from "../trade/warmth";
+import { Units } from "../units/units";
+import { rUnder, setAside, sleeperOf, sleepOf, sleptNights, wouldHaveDone } from "./sleep";
 
-const nights = (told: readonly (readonly [low: number | null, felt: string, slept: readonly string[]])[]) =>
+const nights = (
+  told: readonly (readonly [low: number | null, felt: string, slept: readonly string[], more?: object])[],
+) =>
   openBook(
     logOf({
       items: [
@@ -40,7 +46,7 @@ const nights = (told: readonly (readonly [low: number | null, felt: string, slep
           starts: "2026-05-01",
           ends: "2026-06-30",
           distance: "900 km",
-          felt: told.map(([low, felt, slept]) => ({ low, felt, slept })),
+          felt: told.map(([low, felt, slept, more]) => ({ low, felt, slept, ...more })),
         },
       ],
     }),
@@ -58,6 +64,53 @@ test("only nights with a bed, a low and a feeling count; what does not warm is l
   );
   expect(told).toHaveLength(1);
   expect(told[0]!.extras.map(({ id }) => id)).toEqual(["liner", "thin"]);
+});
+
+test("a night under a roof, and one spoilt by something else, say nothing of the bed, and are told as set aside", () => {
+  const out = repeat(4, [2, "right", ["quilt"]] as const);
+  const aside = [
+    [6, "cold", ["quilt"], { spoilt: "flat pad" }],
+    [9, "cold", ["quilt"], { roof: true }],
+  ] as const;
+  const [plain, mixed] = [nights(out), nights([...out, ...aside])];
+  const medianOf = (book: typeof plain) => sleepOf(book).find(({ bed }) => bed.id === "quilt")!.plain.median;
+  expect(medianOf(mixed)).toBe(medianOf(plain));
+  expect(sayAside(setAside(mixed, ItemId.parse("quilt")))).toBe(
+    "2\u00a0nights set aside, since the bed was not what was tried: 1 flat pad and 1 under a roof.",
+  );
+});
+
+test("the sleeper is learnt across beds, and what is told of them says by which", () => {
+  expect(sleeperOf(nights(repeat(3, [2, "right", ["quilt"]] as const)))).toBeNull();
+  // Cold at 5 and right at 7 in a bed labelled 0: well above it. The wish is judged by that.
+  const told = nights([
+    ...repeat(6, [4, "cool", ["quilt"]] as const),
+    ...repeat(6, [6, "right", ["quilt"]] as const),
+  ]);
+  const sleeper = sleeperOf(told)!;
+  expect(sleeper.mean).toBeGreaterThan(3.5);
+  expect(sleeper.mean).toBeLessThan(6);
+  expect(saySleeper(sleeper, Units.parse({}))).toMatch(
+    /^You sleep well down to about 3\.8° above labels of comfort, give or take .*, by Quilt:/,
+  );
+  const wish = sleepOf(told).find(({ bed }) => bed.id === "wish")!.plain;
+  expect(wish.median - 6).toBeCloseTo(sleeper.mean, 0);
+});
+
+// About 1 in summer, 3 to 4 towards freezing, 5 and more on snow: common practice, no source. R-values of pads
+// stacked add up (ASTM F3340-18 measures the pads one by one; adding is common practice).
+test("what the ground asks of the pads together", () => {
+  expect([15, 10, 0, -5, -10, -20].map((low) => rFor(low))).toEqual([1, 1, 3, 4, 5, 5]);
+  expect(rFor(2.5)).toBeCloseTo(2.5);
+  expect(rFor(8, true)).toBe(5);
+  const pads = nights([[0, "right", ["quilt", "thin", "thick"]]]).items.filter(({ jobs }) =>
+    jobs.includes("pad"),
+  );
+  expect(rUnder(pads)).toBe(7);
+  expect(sayPads(pads.slice(0, 1), 0, false, Units.parse({}))).toMatch(
+    /R 2\.0; at 0\s°C the ground asks for about 3\.0 .*too little/,
+  );
+  expect(sayPads(pads, -5, false, Units.parse({}))).toMatch(/enough\.$/);
 });
 
 test("beds owned and wished for, the warmest line first; a bed that was never slept in learns from the one that was", () => {

@@ -1,5 +1,6 @@
 import {
   aboveLabels,
+  teachesOfLabels,
   comfortOf,
   worthOf,
   type Comfort,
@@ -7,9 +8,10 @@ import {
   type Worth,
 } from "../belief/comfort";
 import type { Book } from "../ledger/book";
+import { tellsOfBed } from "../ledger/nights";
 import { groupBy } from "../sums/group";
 import type { Outing } from "../ledger/outing";
-import type { Felt } from "../model";
+import type { Felt, FeltNight, ItemId } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { DEGREES_PER_R, isBed, warmthOf } from "../trade/warmth";
 
@@ -40,6 +42,11 @@ interface Setup {
   readonly comfort: Comfort;
 }
 
+/** How far above labels an owner sleeps, °C, by all beds slept in often enough. */
+export interface Sleeper extends Worth {
+  readonly beds: readonly FullItem[];
+}
+
 /** Everything that the nights tell of one bed. */
 export interface BedNights {
   readonly bed: FullItem;
@@ -52,15 +59,16 @@ export interface BedNights {
   readonly plain: Comfort;
 }
 
-const isPad = ({ jobs }: FullItem) => jobs.includes("pad");
+export const isPad = ({ jobs }: FullItem) => jobs.includes("pad");
 
-/** Nights whose low, feeling and bed were told. */
+/** Nights out whose low, feeling and bed were told, and that nothing else than the bed had spoilt. */
 export function sleptNights({ outings, item }: Pick<Book, "outings" | "item">): SleptNight[] {
   return outings.flatMap((outing) =>
-    outing.trip.felt.flatMap(({ on, low, felt, slept }): SleptNight[] => {
+    outing.trip.felt.flatMap((night): SleptNight[] => {
+      const { on, low, felt, slept } = night;
       const things = slept.flatMap((id) => item(id) ?? []);
       const bed = things.find(({ kind }) => isBed(kind));
-      if (!bed || low === null || felt === null) return [];
+      if (!bed || low === null || felt === null || !tellsOfBed(night)) return [];
       const extras = things.filter(
         (thing) => thing !== bed && (isPad(thing) || warmthOf(thing.kind) !== null),
       );
@@ -69,25 +77,43 @@ export function sleptNights({ outings, item }: Pick<Book, "outings" | "item">): 
   );
 }
 
+/** Nights told of in a bed that say nothing of it, and why. */
+export function setAside({ outings }: Pick<Book, "outings">, bed: ItemId): FeltNight[] {
+  return outings.flatMap(({ trip }) =>
+    trip.felt.filter((night) => night.slept.includes(bed) && !tellsOfBed(night)),
+  );
+}
+
 /** What every bed owned, slept in or wished for is worth to this owner, the coldest-rated last. */
 export function sleepOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): BedNights[] {
+  const beds = bedsOf(book);
+  return beds
+    .map((one) => {
+      // What the other beds taught of the owner; its own nights speak for themselves.
+      const above = aboveLabels(asTried(beds.filter((other) => other !== one)));
+      return bedNights(one.bed, one.nights, above);
+    })
+    .sort((a, b) => b.plain.median - a.plain.median);
+}
+
+const asTried = (beds: readonly BedNights[]) =>
+  beds.map(({ bed, plain }) => ({ label: bed.ratings.label, comfort: plain }));
+
+/** How far above labels the owner sleeps, learnt over all their beds; null while none was slept in often enough. */
+export function sleeperOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): Sleeper | null {
+  // Each bed by its own nights alone: what one tells is not counted again in another.
+  const tried = bedsOf(book).filter(({ bed, plain }) => teachesOfLabels(bed.ratings.label, plain));
+  return tried.length ? { ...aboveLabels(asTried(tried)), beds: tried.map(({ bed }) => bed) } : null;
+}
+
+/** Every bed by its own nights alone. */
+function bedsOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): BedNights[] {
   const byBed = groupBy(sleptNights(book), ({ bed }) => bed.id);
-  const beds = [...book.items, ...book.wishes]
+  return [...book.items, ...book.wishes]
     .filter(
       ({ kind, state, id }) => isBed(kind) && (state === "active" || state === "wished" || byBed.has(id)),
     )
     .map((bed) => bedNights(bed, byBed.get(bed.id) ?? []));
-  return beds
-    .map((one) => {
-      // What the other beds taught of the owner; its own nights speak for themselves.
-      const above = aboveLabels(
-        beds
-          .filter((other) => other !== one)
-          .map(({ bed, plain }) => ({ label: bed.ratings.label, comfort: plain })),
-      );
-      return bedNights(one.bed, one.nights, above);
-    })
-    .sort((a, b) => b.plain.median - a.plain.median);
 }
 
 function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth): BedNights {
@@ -131,8 +157,8 @@ const setupKey = (extras: readonly FullItem[]) =>
     .sort()
     .join(" ");
 
-/** R-value under a sleeper; null where a pad's is not told, or there was none. */
-function rUnder(extras: readonly FullItem[]): number | null {
+/** R-value under a sleeper, pads stacked added up; null where a pad's is not told, or there was none. */
+export function rUnder(extras: readonly FullItem[]): number | null {
   const pads = extras.filter(isPad).map(({ ratings }) => ratings.rValue);
   return pads.length && pads.every((r) => r !== undefined) ? pads.reduce((sum, r) => sum + r!, 0) : null;
 }
@@ -144,7 +170,7 @@ function fromPads(extras: readonly FullItem[], usual: readonly FullItem[]): numb
 }
 
 /** The pads that a bed was mostly slept on. */
-function usualPads(nights: readonly SleptNight[]): FullItem[] {
+export function usualPads(nights: readonly SleptNight[]): FullItem[] {
   const byPads = [...groupBy(nights, ({ extras }) => setupKey(extras.filter(isPad))).values()];
   const most = byPads.toSorted((a, b) => b.length - a.length)[0];
   return most?.[0]!.extras.filter(isPad) ?? [];

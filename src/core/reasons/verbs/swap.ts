@@ -2,6 +2,7 @@ import { known, lastOf } from "../../sums/there";
 import { comfortOf } from "../../belief/comfort";
 import { comesBack } from "../../belief/fault";
 import { tripsOf } from "../../ledger/history";
+import { tellsOfBed } from "../../ledger/nights";
 import { isCritical, isHere, lastOuting, successorOf, type Case } from "../../decide/case";
 import { TRIGGERS, type Complaint } from "../../model";
 import type { FullItem } from "../../trade/full-item";
@@ -60,7 +61,7 @@ function wrongForNights(one: Case): Finding | null {
   if (!item.jobs.includes("sleep warm")) return null;
   const nights = book.outings.flatMap(({ trip }) =>
     trip.felt
-      .filter(({ slept, felt }) => felt !== null && slept.includes(item.id))
+      .filter((night) => night.felt !== null && night.slept.includes(item.id) && tellsOfBed(night))
       .map((night) => ({ ...night, trip: trip.id })),
   );
   for (const felt of ["cold", "hot"] as const) {

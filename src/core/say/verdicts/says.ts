@@ -1,5 +1,6 @@
 import type { Book } from "../../ledger/book";
 import type { Departure } from "../../ledger/history";
+import { tellsOfBed } from "../../ledger/nights";
 import type { Case } from "../../decide/case";
 import { leaningOn } from "../../decide/law";
 import type { Finding, Reason, ReasonFacts } from "../../reasons/finding";
@@ -478,8 +479,13 @@ const lean = ({ one }: Speaking) => {
 
 const comfortWords = (told: Speaking) => {
   const lows = told.book.outings.flatMap(({ trip }) =>
-    trip.felt.flatMap(({ low, felt, slept }) =>
-      felt === "right" && low !== null && slept.includes(told.one.item.id) ? [low] : [],
+    trip.felt.flatMap((night) =>
+      night.felt === "right" &&
+      night.low !== null &&
+      night.slept.includes(told.one.item.id) &&
+      tellsOfBed(night)
+        ? [night.low]
+        : [],
     ),
   );
   return lows.length ? ` (right at ${sayTemperature(Math.min(...lows), told.units)})` : "";

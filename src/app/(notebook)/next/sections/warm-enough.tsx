@@ -1,8 +1,9 @@
 import Link from "next/link";
 import type { Trip } from "@/core/model";
 import type { Plan } from "@/core/plan/plan";
+import { sayPads } from "@/core/say/sleep";
 import { percent, sayTemperature, type Units } from "@/core/units/speak";
-import { sleepOf, type BedNights } from "@/core/weighin/sleep";
+import { isPad, sleepOf, type BedNights } from "@/core/weighin/sleep";
 import { Section } from "@/ui/page/section";
 
 interface WarmEnoughProps {
@@ -18,6 +19,8 @@ export function WarmEnough({ plan, trip, units }: WarmEnoughProps) {
     ({ bed }) =>
       bed.state === "active" && plan.lines.some(({ item, column }) => item === bed && column !== "leave"),
   );
+  const pads = plan.lines.flatMap(({ item, column }) => (isPad(item) && column !== "leave" ? [item] : []));
+  const onSnow = (trip?.conditions["snow or ice"] ?? "none") !== "none";
   const asked = goes ? `?${new URLSearchParams({ bed: goes.bed.id })}` : "";
   return (
     <Section title="Warm enough?">
@@ -26,6 +29,7 @@ export function WarmEnough({ plan, trip, units }: WarmEnoughProps) {
         <p className="text-muted">Say the coldest night expected, and {goes.bed.name} is held against it.</p>
       )}
       {goes && low !== null && <AtLow goes={goes} low={low} units={units} />}
+      {low !== null && <p className="text-sm">{sayPads(pads, low, onSnow, units)}</p>}
       <p className="no-print mt-1">
         <Link prefetch={false} href={`/trips/nights${asked}`} className="link">
           Every night in it

@@ -1,8 +1,7 @@
-import type { Units } from "@/core/units/speak";
+import { sayDegrees, type Units } from "@/core/units/speak";
 import type { BedNights } from "@/core/weighin/sleep";
 import { Section } from "@/ui/page/section";
 import { Table } from "@/ui/page/table";
-import { degrees } from "./degrees";
 
 /** What a liner, a jacket, a second pad was worth in it. */
 export function Extras({ extras, units }: { extras: BedNights["extras"]; units: Units }) {
@@ -18,12 +17,12 @@ export function Extras({ extras, units }: { extras: BedNights["extras"]; units: 
           keyOf={({ item }) => item.id}
           columns={[
             { head: "thing", cell: ({ item }) => item.name },
-            { head: "worth", number: true, cell: ({ worth }) => degrees(worth.mean, units) },
+            { head: "worth", number: true, cell: ({ worth }) => sayDegrees(worth.mean, units) },
             {
               head: "four times in five",
               number: true,
               look: "text-muted",
-              cell: ({ worth }) => `${degrees(worth.low, units)} to ${degrees(worth.high, units)}`,
+              cell: ({ worth }) => `${sayDegrees(worth.low, units)} to ${sayDegrees(worth.high, units)}`,
             },
             {
               head: "nights with, without",

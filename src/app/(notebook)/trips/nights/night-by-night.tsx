@@ -1,10 +1,9 @@
 import Link from "next/link";
-import { listWords, sayDay, sayTemperature, type Units } from "@/core/units/speak";
+import { listWords, sayDay, sayDegrees, sayTemperature, type Units } from "@/core/units/speak";
 import type { BedNights, SleptNight } from "@/core/weighin/sleep";
 import { Section } from "@/ui/page/section";
 import { Table } from "@/ui/page/table";
 import { tripPath } from "@/ui/paths";
-import { degrees } from "./degrees";
 
 /** Every night told of in a bed, the latest first. */
 export function NightByNight({ shown, units }: { shown: BedNights; units: Units }) {
@@ -21,7 +20,7 @@ export function NightByNight({ shown, units }: { shown: BedNights; units: Units 
           {
             head: "over the label",
             number: true,
-            cell: ({ low }) => (label ? degrees(low - label.celsius, units, true) : "–"),
+            cell: ({ low }) => (label ? sayDegrees(low - label.celsius, units, true) : "–"),
           },
           {
             head: "with",

@@ -2,9 +2,9 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { readBook } from "@/app/book";
 import { ItemId } from "@/core/model";
-import { sayComfort, sayLabel } from "@/core/say/sleep";
+import { sayAside, sayComfort, sayLabel, saySleeper } from "@/core/say/sleep";
 import { count } from "@/core/units/speak";
-import { sleepOf, type BedNights } from "@/core/weighin/sleep";
+import { setAside, sleeperOf, sleepOf, usualPads, type BedNights } from "@/core/weighin/sleep";
 import { Choices } from "@/ui/page/choices";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Extras } from "./extras";
@@ -29,6 +29,8 @@ export default async function NightsPage({ searchParams }: Asked) {
   const shown = shownOf(beds, asked.bed);
   if (!shown) return <NoBed />;
   const { bed, nights, plain, setups, extras } = shown;
+  const sleeper = sleeperOf(book);
+  const aside = setAside(book, bed.id);
   return (
     <>
       <PageHead title="Nights">
@@ -46,10 +48,12 @@ export default async function NightsPage({ searchParams }: Asked) {
         />
       )}
       <p className="max-w-3xl text-lg">{sayComfort(plain, units)}</p>
-      <p className="hint mb-4 max-w-3xl">{sayLabel(bed.ratings.label, units)}</p>
+      <p className="hint max-w-3xl">{sayLabel(bed.ratings.label, units)}</p>
+      {sleeper && <p className="hint max-w-3xl">{saySleeper(sleeper, units)}</p>}
+      {aside.length > 0 && <p className="hint max-w-3xl">{sayAside(aside)}</p>}
       {nights.length > 0 && <InBed shown={shown} units={units} />}
       <div className="mt-6 grid gap-8 lg:grid-cols-2">
-        <SoCold beds={beds} bed={bed} asked={asked.low} units={units} />
+        <SoCold beds={beds} bed={bed} pads={usualPads(nights)} asked={asked.low} units={units} />
         <Extras extras={extras} units={units} />
         <Others shown={shown} beds={beds} units={units} />
         <Setups setups={setups} units={units} />

@@ -1,4 +1,5 @@
 import type { FullItem } from "@/core/trade/full-item";
+import { sayPads } from "@/core/say/sleep";
 import { parseTemperature } from "@/core/units/quantity";
 import { listWords, percent, sayMass, sayTemperature, type Units } from "@/core/units/speak";
 import {
@@ -15,13 +16,15 @@ import { Table } from "@/ui/page/table";
 interface SoColdProps {
   readonly beds: readonly BedNights[];
   readonly bed: FullItem;
+  /** What would be slept on: the pads that this bed was mostly slept on. */
+  readonly pads: readonly FullItem[];
   /** The low that was asked about, as it was typed. */
   readonly asked: string | undefined;
   readonly units: Units;
 }
 
 /** Asked of one low: what each way to sleep makes of it. */
-export function SoCold({ beds, bed, asked, units }: SoColdProps) {
+export function SoCold({ beds, bed, pads, asked, units }: SoColdProps) {
   const low = asked?.trim() ? parseTemperature(asked, units.temperature) : null;
   return (
     <Section title="Would so cold a night be all right?">
@@ -38,6 +41,7 @@ export function SoCold({ beds, bed, asked, units }: SoColdProps) {
         <button className="btn mt-6 !min-h-10">Ask</button>
       </form>
       {low?.ok && <Chances beds={beds} low={low.value} units={units} />}
+      {low?.ok && <p className="mt-1 text-sm">{sayPads(pads, low.value, false, units)}</p>}
     </Section>
   );
 }

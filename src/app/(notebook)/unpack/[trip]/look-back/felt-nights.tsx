@@ -3,11 +3,12 @@
 import { useState } from "react";
 import { alikeNights, isAlike, withLows } from "@/core/ledger/nights";
 import type { Felt, FeltNight, ItemId, Use } from "@/core/model";
-import { FELTS } from "@/core/model/lists";
+import { FELTS, SPOILS } from "@/core/model/lists";
 import { sayNights } from "@/core/say/walk/nights";
 import { sayDay, sayTemperature, type Units } from "@/core/units/speak";
 import { Field, oneOf, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
+import { NightGrid } from "./night-grid";
 import { NightLog } from "./night-log";
 import { readNights, type TypedNights, type WrongNights } from "./nights-typed";
 import { ToldList } from "./told-list";
@@ -69,6 +70,18 @@ export function FeltNights({ felt, nights, days, things, units, onChange }: Felt
           }
         />
       ))}
+      <details className="mt-2">
+        <summary className="flex min-h-10 items-center pointer-coarse:min-h-11">Night by night</summary>
+        <NightGrid
+          key={felt.flatMap(({ on, low, felt: how }) => (on ? [on, low, how].join() : [])).join(" ")}
+          felt={felt}
+          nights={nights}
+          starts={days.starts}
+          usual={slept}
+          units={units}
+          onKeep={(all) => void onChange(all)}
+        />
+      </details>
       <NightLog days={days} onRead={(lows) => void onChange(withLows(felt, lows, slept).slice(0, nights))} />
       {left > 0 && (
         <AddNights
@@ -128,13 +141,19 @@ interface AddNightsProps {
 }
 
 function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps) {
-  const [typed, setTyped] = useState<Omit<TypedNights, "slept">>({ number: "1", low: "", felt: "right" });
+  const [typed, setTyped] = useState<Omit<TypedNights, "slept">>({
+    number: "1",
+    low: "",
+    felt: "right",
+    roof: false,
+    spoilt: "",
+  });
   const [wrong, setWrong] = useState<WrongNights>({});
   const add = () => {
     const read = readNights({ ...typed, slept }, left, units);
     setWrong(read.ok ? {} : read.wrong);
     if (!read.ok) return;
-    setTyped({ ...typed, number: "1", low: "" });
+    setTyped({ ...typed, number: "1", low: "", spoilt: "" });
     onAdd(read.nights);
   };
   return (
@@ -162,6 +181,23 @@ function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps)
         error={wrong.low}
         className="w-36"
         placeholder="not known"
+      />
+      <SelectField
+        label="Spoilt by"
+        value={typed.spoilt}
+        onChange={({ target }) => setTyped({ ...typed, spoilt: oneOf(SPOILS, target.value) ?? "" })}
+        options={[["", "nothing else"], ...SPOILS]}
+        className="w-40"
+      />
+      <SelectField
+        label="Where"
+        value={typed.roof ? "roof" : "out"}
+        onChange={({ target }) => setTyped({ ...typed, roof: target.value === "roof" })}
+        options={[
+          ["out", "out"],
+          ["roof", "under a roof"],
+        ]}
+        className="w-36"
       />
       {beds.length > 0 && <SleptBoxes beds={beds} slept={slept} onSlept={onSlept} />}
       <button className="btn mt-6 !min-h-10">

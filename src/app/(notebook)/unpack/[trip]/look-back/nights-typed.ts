@@ -1,7 +1,8 @@
-import type { Felt, FeltNight, ItemId } from "@/core/model";
+import { BLANK_NIGHT } from "@/core/ledger/nights";
+import type { Felt, FeltNight, ItemId, Spoil } from "@/core/model";
 import { AIR } from "@/core/model/lists";
 import { parseTemperature, type Parsed } from "@/core/units/quantity";
-import { count, type Units } from "@/core/units/speak";
+import { count, sayTemperature, type Units } from "@/core/units/speak";
 
 /** Nights that were alike, as they are typed. */
 export interface TypedNights {
@@ -9,6 +10,8 @@ export interface TypedNights {
   readonly low: string;
   readonly felt: Felt;
   readonly slept: readonly ItemId[];
+  readonly roof: boolean;
+  readonly spoilt: Spoil | "";
 }
 
 /** What is wrong with them, by field. */
@@ -29,13 +32,15 @@ export function readNights(typed: TypedNights, left: number, units: Units): Read
       ok: false,
       wrong: { number: number.ok ? undefined : number.why, low: low.ok ? undefined : low.why },
     };
-  const { felt, slept } = typed;
+  const { felt, slept, roof, spoilt } = typed;
   return {
     ok: true,
     nights: Array.from({ length: number.value }, () => ({
-      on: null,
+      ...BLANK_NIGHT,
       low: low.value,
       felt,
+      roof,
+      spoilt: spoilt || null,
       slept: [...slept],
     })),
   };
@@ -51,9 +56,18 @@ function readNumber(typed: string, left: number): Parsed<number> {
   };
 }
 
-function readLow(typed: string, units: Units): Parsed<FeltNight["low"]> {
+/** A night's coldest air, °C; null where nothing is typed. */
+export function readLow(typed: string, units: Units): Parsed<FeltNight["low"]> {
   if (typed.trim() === "") return { ok: true, value: null };
   const read = parseTemperature(typed, units.temperature);
   if (!read.ok) return read;
-  return read.value < AIR.coldest || read.value > AIR.hottest ? { ok: false, why: AIR.why } : read;
+  if (read.value < AIR.coldest || read.value > AIR.hottest) return { ok: false, why: AIR.why };
+  if (read.value <= WARMEST_LOW) return read;
+  return {
+    ok: false,
+    why: `No night’s coldest is ${sayTemperature(read.value, units)}. Is it in °F? Write “40 F”.`,
+  };
 }
+
+/** No night out is warmer than this at its coldest, °C. Common practice, no source. */
+const WARMEST_LOW = 35;

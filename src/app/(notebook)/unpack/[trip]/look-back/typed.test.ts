@@ -1,6 +1,8 @@
 import { describe, expect, test } from "vitest";
+import { BLANK_NIGHT } from "@/core/ledger/nights";
 import { ItemId } from "@/core/model";
 import { Units } from "@/core/units/units";
+import { filledDown, pastedInto, readRows, rowsOf, withRow } from "./night-rows";
 import { readNights } from "./nights-typed";
 import { BLANK_SUPPLY, readSupply } from "./supply-typed";
 
@@ -37,12 +39,12 @@ describe("nights as they are typed", () => {
   const metric = Units.parse({});
   const slept = [ItemId.parse("quilt")];
   const nights = (number: string, low: string, left = 5, units = metric) =>
-    readNights({ number, low, felt: "cool", slept }, left, units);
+    readNights({ number, low, felt: "cool", slept, roof: false, spoilt: "" }, left, units);
 
   test("are so many alike, their low in degrees Celsius", () => {
     expect(nights("2", "-3")).toEqual({
       ok: true,
-      nights: Array.from({ length: 2 }, () => ({ on: null, low: -3, felt: "cool", slept })),
+      nights: Array.from({ length: 2 }, () => ({ ...BLANK_NIGHT, low: -3, felt: "cool", slept })),
     });
     expect(nights("1", "")).toMatchObject({ nights: [{ low: null }] });
     expect(nights("1", "23", 5, Units.parse({ temperature: "F" }))).toMatchObject({ nights: [{ low: -5 }] });
@@ -60,7 +62,54 @@ describe("nights as they are typed", () => {
       expect(nights(number, "")).toMatchObject({ wrong: { number: "Write how many nights." } });
     expect(nights("1", "51")).toMatchObject({ wrong: { low: expect.stringMatching(/^Between −60/) } });
     expect(nights("1", "-61")).toMatchObject({ ok: false });
-    expect(nights("1", "50")).toMatchObject({ ok: true });
+    expect(nights("1", "35")).toMatchObject({ ok: true });
+    expect(nights("1", "40")).toMatchObject({
+      wrong: { low: expect.stringMatching(/^No night’s coldest is 40/) },
+    });
+    expect(nights("1", "40 F")).toMatchObject({ ok: true });
     expect(nights("1", "mild")).toMatchObject({ ok: false, wrong: { number: undefined } });
+  });
+});
+
+describe("a row a night", () => {
+  const metric = Units.parse({});
+  const usual = [ItemId.parse("quilt")];
+  const dated = {
+    ...BLANK_NIGHT,
+    on: "2026-05-02",
+    low: -1,
+    felt: "cool" as const,
+    slept: [ItemId.parse("bag")],
+  };
+  const undated = { ...BLANK_NIGHT, felt: "right" as const };
+  const rows = rowsOf([undated, dated], "2026-05-01", 4, metric);
+
+  test("stands on its day, and what was told of it before is kept as it was", () => {
+    expect(rows.map(({ on, felt }) => [on, felt])).toEqual([
+      ["2026-05-01", ""],
+      ["2026-05-02", "cool"],
+      ["2026-05-03", ""],
+      ["2026-05-04", ""],
+    ]);
+    expect(readRows(rows, [undated, dated], usual, metric)).toEqual({ ok: true, felt: [undated, dated] });
+  });
+
+  test("is said of the nights below it, up to the next that is told", () => {
+    const first = filledDown(withRow(rows, 0, { felt: "right", roof: true }), 0);
+    expect(first.map(({ felt }) => felt)).toEqual(["right", "cool", "", ""]);
+    const read = readRows(filledDown(rows, 1), [], usual, metric);
+    expect(read).toMatchObject({
+      felt: [2, 3, 4].map((day) => ({ on: `2026-05-0${day}`, low: -1, felt: "cool", slept: ["bag"] })),
+    });
+  });
+
+  test("takes lines pasted, a low each, with a feeling where one is named; what is no low is told in its row", () => {
+    const pasted = pastedInto(rowsOf([], "2026-05-01", 4, metric), 1, "-2 cool\n\n40\n7");
+    expect(pasted.map(({ low, felt }) => `${low}|${felt}`)).toEqual(["|", "-2|cool", "|", "40|"]);
+    const read = readRows(pasted, [], usual, metric);
+    expect(read.ok ? [] : [...read.wrong]).toEqual([[3, expect.stringMatching(/^No night’s coldest is 40/)]]);
+    expect(readRows(withRow(pasted, 3, { low: "" }), [], usual, metric)).toMatchObject({
+      felt: [{ on: "2026-05-02", low: -2, felt: "cool", slept: usual }],
+    });
   });
 });
