@@ -1,6 +1,7 @@
 import { nth } from "../sums/there";
 import { groupBy } from "../sums/group";
 import type { Advice } from "../advice/advise";
+import { usedInAll } from "../ledger/totals";
 import type { State } from "../ledger/history";
 import type { FullItem } from "../trade/full-item";
 
@@ -87,8 +88,8 @@ export function keptOf(advised: readonly Advice[], own: string): Kept[] {
         currency,
         holders: items,
         cost: sum(({ case: { item, totals } }) => item.price! + (currency === own ? totals.spent : 0)),
-        nights: sum(({ case: { totals, item } }) => totals.used.nights + (item.opening?.nights ?? 0)),
-        metres: sum(({ case: { totals, item } }) => totals.used.metres + (item.opening?.distance?.m ?? 0)),
+        nights: sum(({ case: { totals } }) => usedInAll(totals).nights),
+        metres: sum(({ case: { totals } }) => usedInAll(totals).metres),
         since:
           items
             .flatMap(({ acquired }) => acquired ?? [])
@@ -97,4 +98,18 @@ export function keptOf(advised: readonly Advice[], own: string): Kept[] {
       };
     })
     .sort((a, b) => b.cost - a.cost);
+}
+
+/** What one thing has cost for what it did, all its life: a night, and a metre; null where it did too little to tell. */
+export function costPer(
+  { case: { item, totals } }: Advice,
+  own: string,
+): { readonly night: number | null; readonly metre: number | null } {
+  // Entries are told in the owner's currency, whatever the thing was bought in.
+  const cost = (item.price ?? 0) + (currencyOf(item, own) === own ? totals.spent : 0);
+  const { nights, metres } = usedInAll(totals);
+  return {
+    night: cost > 0 && nights >= 1 ? cost / nights : null,
+    metre: cost > 0 && metres > 0 ? cost / metres : null,
+  };
 }

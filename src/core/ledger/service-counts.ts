@@ -1,5 +1,6 @@
 import type { OwnService, ServiceUnit } from "../model";
 import type { FullItem } from "../trade/full-item";
+import { partLife, renewalOf } from "../trade/parts";
 import type { Book, Marked } from "./book";
 import { marked } from "./book";
 import { daysBetween } from "../sums/days";
@@ -61,9 +62,42 @@ export interface OwnServiceCount extends OwnService {
   readonly last: string | null;
 }
 
-/** The services that its owner wants done on a thing, its own and its kind's, each with its count. */
-export const ownServiceCounts = (item: FullItem, book: Book): OwnServiceCount[] =>
-  [...item.services, ...item.rules.ownServices].map((service) => {
-    const last = book.entriesOf(item.id).findLast((entry) => entry.service === service.what)?.on ?? null;
-    return { ...service, last, since: countSince(item, book, service.unit, last) };
+/** The day a service was last done on a thing; null: none is logged. */
+const lastDone = (item: FullItem, book: Pick<Book, "entriesOf">, what: string): string | null =>
+  book.entriesOf(item.id).findLast((entry) => entry.service === what)?.on ?? null;
+
+/** A part of a thing, and how far it has gone since it was new. */
+export interface PartCount extends OwnServiceCount {
+  readonly part: FullItem["parts"][number];
+}
+
+/** The parts of a thing that usually wear out before it does, each with its count since it was renewed. */
+export const partCounts = (
+  item: FullItem,
+  book: Pick<Book, "carriedOf" | "entriesOf" | "today">,
+): PartCount[] =>
+  item.parts.flatMap((part): PartCount[] => {
+    const life = partLife(part.name);
+    if (!life) return [];
+    const what = renewalOf(part.name);
+    const last = [part.renewed, lastDone(item, book, what)].reduce((a, b) => ((a ?? "") > (b ?? "") ? a : b));
+    return [
+      {
+        part,
+        what,
+        every: life.every,
+        unit: life.unit,
+        last,
+        since: countSince(item, book, life.unit, last),
+      },
+    ];
   });
+
+/** The services that its owner wants done on a thing, its own and its kind's, and its parts' renewals, each with its count. */
+export const ownServiceCounts = (item: FullItem, book: Book): OwnServiceCount[] => [
+  ...[...item.services, ...item.rules.ownServices].map((service) => {
+    const last = lastDone(item, book, service.what);
+    return { ...service, last, since: countSince(item, book, service.unit, last) };
+  }),
+  ...partCounts(item, book),
+];

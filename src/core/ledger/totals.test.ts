@@ -2,7 +2,7 @@ import { anyFile, logOf } from "../../../tests/histories";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { openBook } from "./book";
-import { ledger } from "./totals";
+import { ledger, usedInAll } from "./totals";
 import type { Log } from "../model";
 
 const TODAY = "2030-01-01";
@@ -65,6 +65,72 @@ test("known days win over the bare mark, an opening balance and entries add on",
     entries: [{ item: "Shoes", on: "2026-06-01", what: "wear", distance: "40 km" }],
   });
   expect(shoes!.wear).toBeCloseTo(200_000 + 20_000 + 40_000, 6);
+});
+
+// 379 km walked on trips, 200 before and 66 between: 645 in all, and each by itself.
+test("what went before and between is told apart from what went on trips", () => {
+  const [shoes] = only({
+    items: [{ name: "Shoes", kind: "trail shoes", opening: { distance: "200 km", nights: 12, days: 20 } }],
+    trips: [trip({ distance: "379 km", ends: "2026-05-20", marks: [{ item: "Shoes", use: "used" }] })],
+    entries: [{ item: "Shoes", on: "2026-06-01", what: "wear", distance: "66 km", nights: 1 }],
+  });
+  expect(shoes!.used.metres).toBe(379_000);
+  expect(shoes!.outside).toEqual({ metres: 266_000, nights: 13, days: 20 });
+  expect(usedInAll(shoes!)).toEqual({ metres: 645_000, nights: 19 + 13, days: 20 + 20 });
+});
+
+// Common practice, no source: about a kilometre an evening. Four evenings of five days are 4 km, not 100.
+test("camp shoes wear by evenings, not by the day's way", () => {
+  const [clogs] = only({
+    items: [{ name: "Clogs", kind: "camp shoes" }],
+    trips: [trip({ marks: [{ item: "Clogs", use: "used" }] })],
+  });
+  expect(clogs!.wear).toBe(4000);
+  expect(clogs!.used.metres).toBe(4000);
+  expect(clogs!.carried.metres).toBe(100_000);
+});
+
+// A walk of 150 days, a fifth of it (30 days) told as strong rain: 30 · 0.75 and 5 in a hundred of the rest,
+// 22.5 + 6 = 28.5, and not 112; where the owner counted 20, 20.
+test("wet days are those of the stretch that it was told of, or as they were counted", () => {
+  const wet = (more: object) =>
+    only({
+      items: [{ name: "Shell", kind: "rain shell" }],
+      trips: [
+        {
+          name: "Long",
+          starts: "2026-01-01",
+          ends: "2026-05-30",
+          legs: [{ distance: "2400 km" }, { distance: "600 km", conditions: { rain: "strong" } }],
+          marks: [{ item: "Shell", use: "used" }],
+          ...more,
+        },
+      ],
+    })[0]!.wear;
+  expect(wet({})).toBeCloseTo(28.5);
+  expect(wet({ counted: { rain: 20 } })).toBe(20);
+});
+
+// Ten nights, three of them in huts: seven for the tent, ten for the mat.
+test("a shelter is not up on nights under a roof", () => {
+  const [tent, mat] = only({
+    items: [
+      { name: "Tent", kind: "tent" },
+      { name: "Mat", kind: "foam pad" },
+    ],
+    trips: [
+      trip({
+        ends: "2026-05-11",
+        felt: Array.from({ length: 3 }, () => ({ roof: true })),
+        marks: [
+          { item: "Tent", use: "used" },
+          { item: "Mat", use: "used" },
+        ],
+      }),
+    ],
+  });
+  expect(tent!.used.nights).toBe(7);
+  expect(mat!.used.nights).toBe(10);
 });
 
 test("cover is never dead weight", () => {

@@ -1,5 +1,12 @@
-import { nth } from "../sums/there";
-import { Mark as MarkSchema, type Entry, type ItemId, type Mark, type Trigger } from "../model";
+import { known, nth } from "../sums/there";
+import {
+  Mark as MarkSchema,
+  type Entry,
+  type ItemId,
+  type Mark,
+  type Strength,
+  type Trigger,
+} from "../model";
 import type { FullItem } from "../trade/full-item";
 import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
@@ -26,6 +33,8 @@ export interface WearStep {
 export interface Totals {
   readonly carried: Exposure;
   readonly used: Exposure;
+  /** Used before the log began, and between trips: in town, at work, on walks that are no trips. */
+  readonly outside: Pick<Exposure, "metres" | "nights" | "days">;
   /** Wear in the item's own unit: use since new, its opening balance and its entries included. */
   readonly wear: number;
   /** What it was worn to when the log began. */
@@ -63,7 +72,8 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   const used = { metres: 0, nights: 0, days: 0, trips: 0 };
   let deadGramMetres = 0;
   const own = book.carriedOf(item.id);
-  for (const { outing, carry, mark, part, metres } of own) {
+  for (const one of own) {
+    const { outing, carry, mark, part, metres } = one;
     // What a companion carried of it is off the owner's back; it was used, and wore, all the same.
     carried.metres += metres * partOf(carry);
     carried.nights += outing.nights * part;
@@ -71,7 +81,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     carried.trips += 1;
     if (!mark) continue;
     const share = shareUsed(mark, outing.days * part);
-    used.metres += metres * share;
+    used.metres += metresUsed(item, one) * share;
     used.nights += nightsFor(item, outing) * part * share;
     used.days += outing.days * part * share;
     if (mark.use !== "unused") used.trips += 1;
@@ -84,6 +94,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   return {
     carried,
     used,
+    outside: usedOutside(item, entries),
     deadGramMetres,
     steps,
     opening,
@@ -95,9 +106,29 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   };
 }
 
+/** Metres walked in a thing on a trip: of the day's way, or, for the evening's, about camp. */
+const metresUsed = ({ rules: { evening } }: FullItem, { metres, outing, part }: Carried): number =>
+  evening > 0 ? outing.nights * part * evening : metres;
+
 /** Nights of an outing that a thing could serve on: under a roof no shelter is put up. */
 const nightsFor = ({ jobs }: FullItem, { nights, trip }: Outing): number =>
   jobs.includes("shelter") ? Math.max(0, nights - trip.felt.filter(({ roof }) => roof).length) : nights;
+
+function usedOutside({ opening }: FullItem, entries: readonly Entry[]): Totals["outside"] {
+  const told = [...(opening ? [opening] : []), ...entries];
+  return {
+    metres: told.reduce((sum, { distance }) => sum + (distance?.m ?? 0), 0),
+    nights: told.reduce((sum, { nights }) => sum + nights, 0),
+    days: opening?.days ?? 0,
+  };
+}
+
+/** All that a thing was used in its life: on trips, before the log, and between. */
+export const usedInAll = ({ used, outside }: Pick<Totals, "used" | "outside">) => ({
+  metres: used.metres + outside.metres,
+  nights: used.nights + outside.nights,
+  days: used.days + outside.days,
+});
 
 /** Wear in the order it came, for the chart and for readings: what was worn between trips stands where its date is. */
 function stepsOf(
@@ -143,9 +174,10 @@ const USED = MarkSchema.parse({ use: "used" });
 
 function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): number {
   const { outing, mark, part, shares } = one;
-  const { inTurn, terrain, perNight } = item.rules;
+  const { inTurn, terrain, perNight, evening } = item.rules;
   const share = shareUsed(mark, outing.days * part);
   if (share === 0) return 0;
+  if (item.wears === "m" && evening > 0) return nightsFor(item, outing) * part * share * evening;
   const among = inTurn && mark.days === null ? sharers.get(`${outing.trip.id}\n${item.kind}`) : undefined;
   if (item.wears === "m") {
     return outing.trip.legs.reduce((sum, leg, n) => {
@@ -155,14 +187,32 @@ function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): nu
       return sum + (leg.distance.m * carried * ground * share) / (among?.[n] ?? 1);
     }, 0);
   }
-  const days = mark.days ?? outing.days * part * share;
-  if (item.wears === "wet days") return mark.days ?? days * CALLED_SHARE[strengthFor(one, "rain") ?? "some"];
-  if (item.wears === "called days")
-    return mark.days ?? days * calledShare(item.triggers, (trigger) => strengthFor(one, trigger));
+  if (item.wears === "wet days") return mark.days ?? share * daysCalled(one, ["rain"], "some");
+  if (item.wears === "called days") return mark.days ?? share * daysCalled(one, item.triggers, "none");
   if (item.wears === "nights")
     return (nightsFor(item, outing) * part * share) / Math.max(1, ...(among ?? [1]));
   // A day walk has no night, but it drinks and brews for half a day.
   return perNight * Math.max(outing.nights, outing.days / 2) * part * share;
+}
+
+/**
+ * Days, of those that it was carried, with what calls for a thing: as counted where they were, else by how
+ * strong it was on each leg; all of them where every day calls.
+ *
+ * @param unsaid how strong it is taken for where nobody told of it on the whole trip
+ */
+function daysCalled(one: Marked, triggers: readonly Trigger[], unsaid: Strength): number {
+  const { outing, part, shares } = one;
+  const { trip, days } = outing;
+  const counted = triggers.flatMap((trigger) => trip.counted[trigger] ?? []);
+  if (counted.length) return Math.min(days, Math.max(...counted)) * part;
+  // What is told of one leg alone was not on the others.
+  const otherwise = triggers.some((trigger) => strengthFor(one, trigger) !== undefined) ? "none" : unsaid;
+  return trip.legs.reduce((sum, leg) => {
+    const carried = shares === null ? 1 : (shares.get(leg.id) ?? 0);
+    const called = calledShare(triggers, (of) => leg.conditions[of] ?? trip.conditions[of] ?? otherwise);
+    return sum + days * known(outing.shares, leg.id) * carried * called;
+  }, 0);
 }
 
 /** Share of the days with what calls for a thing: its strongest call; all of them where every day calls. */
@@ -224,6 +274,7 @@ export function wearAhead(item: FullItem, { next, rules }: Pick<Book, "next" | "
   const turns = item.rules.inTurn ? item.pieces : 1;
   switch (item.wears) {
     case "m":
+      if (item.rules.evening > 0) return nights * item.rules.evening;
       return item.rules.terrain
         ? stretches.reduce((sum, stretch) => sum + stretch.metres * rules.terrain[stretch.terrain], 0) / turns
         : metres / turns;

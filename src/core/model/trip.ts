@@ -140,6 +140,9 @@ export const Trip = z.object({
     .meta({ description: "What had been planned, once it is walked; null: no more than was walked." }),
   legs: z.array(Leg).max(MOST_LEGS),
   conditions: Conditions.default({}),
+  counted: z.partialRecord(Trigger, Amount).default({}).meta({
+    description: "Days of it that had this weather, where they were counted.",
+  }),
   offers: Offers.default({}),
   felt: z.array(FeltNight).max(400).default([]),
   supplies: z.array(Supply).max(100).default([]),

@@ -2,6 +2,7 @@ import type { Advice } from "../advice/advise";
 import type { Caller } from "../belief/caller";
 import type { Left } from "../belief/life";
 import type { Book } from "../ledger/book";
+import { usedInAll } from "../ledger/totals";
 import type { Departure } from "../ledger/history";
 import type { Incident } from "../ledger/history";
 import type { Complaint, Consequence, Job, ServiceUnit, Symptom, Trigger, TripId, WearUnit } from "../model";
@@ -52,6 +53,22 @@ export const wearFromNumber = (value: number, unit: WearUnit, units: Units) =>
 export function wearUnitName(unit: WearUnit, units: Units): string {
   if (unit === "m") return units.distance;
   return unit === "called days" ? "days in use" : unit;
+}
+
+/**
+ * How far a thing went in its life, of which before and between trips; and, where the ground counts, what that
+ * comes to as wear: "645 km: 379 km on trips, 266 km before and between; as rough ground counts, 715 km".
+ */
+export function sayWay({ case: { item, totals, left } }: Pick<Advice, "case">, units: Units): string {
+  const say = (metres: number) => sayDistance(metres, units);
+  const { used, outside } = totals;
+  const all = say(usedInAll(totals).metres);
+  const parts =
+    outside.metres > 0 ? `: ${say(used.metres)} on trips, ${say(outside.metres)} before and between` : "";
+  const worn = say(left?.worn ?? totals.wear);
+  const counts =
+    item.rules.terrain && item.wears === "m" && worn !== all ? `; as the ground counts, ${worn}` : "";
+  return all + parts + counts;
 }
 
 /** A reading with its unit: "2.4 mm", "3 of 5". */

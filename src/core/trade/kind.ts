@@ -65,6 +65,8 @@ export interface Kind {
   /** Wear in `wears` for each night out, where the log counts nothing closer (litres, burns, cycles). */
   readonly perNight: number;
   readonly terrain: boolean;
+  /** Of what is worn about camp and in town: metres an evening, instead of the day's way; 0: the day's. */
+  readonly evening: number;
   /** Several on one leg are worn in turn and share its wear; so are the pieces of one item. */
   readonly inTurn: boolean;
   readonly life: LifeRule | null;
@@ -119,6 +121,7 @@ const PLAIN: Omit<Kind, "id"> = {
   wears: "none",
   perNight: 0,
   terrain: false,
+  evening: 0,
   inTurn: false,
   life: null,
   wearsOut: false,

@@ -95,7 +95,15 @@ export const KINDS: readonly Kind[] = [
     mends: "nothing",
     services: [{ what: "reproof the shoes", seasonal: true, cures: ["lets water in", "wets out"] }],
   }),
-  kind("camp shoes", { jobs: ["camp shoes"], triggers: ["camp time"], stow: "outside", price: 35 }),
+  kind("camp shoes", {
+    jobs: ["camp shoes"],
+    triggers: ["camp time"],
+    stow: "outside",
+    price: 35,
+    wears: "m",
+    // About a kilometre: common practice, no source.
+    evening: 1000,
+  }),
   kind("socks", {
     counted: true,
     jobs: ["socks"],

@@ -1,11 +1,13 @@
 import type { ReactNode } from "react";
 
 /** One column: its head, and what a row shows in it. */
-interface Column<Row> {
+export interface Column<Row> {
   readonly head: ReactNode;
   readonly cell: (row: Row) => ReactNode;
   /** A figure: to the right, in figures of one width. */
   readonly number?: boolean;
+  /** The rows stand by it, the most first. */
+  readonly isSorted?: boolean;
   /** Classes of its head and its cells. */
   readonly look?: string;
 }
@@ -23,8 +25,12 @@ export function Table<Row>({ rows, columns, keyOf, look = "" }: TableProps<Row>)
     <table className={`w-full text-[0.95rem] ${look}`}>
       <thead className="text-left text-sm text-muted">
         <tr>
-          {columns.map(({ head, number, look: ofColumn = "" }, n) => (
-            <th key={n} className={`font-normal ${number ? "text-right" : ""} ${ofColumn}`}>
+          {columns.map(({ head, number, isSorted, look: ofColumn = "" }, n) => (
+            <th
+              key={n}
+              aria-sort={isSorted ? "descending" : undefined}
+              className={`font-normal ${number ? "text-right" : ""} ${ofColumn}`}
+            >
               {head}
             </th>
           ))}

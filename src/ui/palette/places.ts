@@ -33,7 +33,17 @@ const BENEATH: readonly Goal[] = [
     href: "/trips/supplies",
     words: "supplies gas left canister spirit how much food a day water battery bank charge boil dinners",
   },
-  { name: "Season", href: "/season", words: "year score right wrong how good verdicts saved compare months" },
+  {
+    name: "Loads",
+    href: "/trips/loads",
+    words:
+      "base weight worn big three hobby kg km dead weight most heaviest trip share of load carried for nothing",
+  },
+  {
+    name: "Season",
+    href: "/season",
+    words: "year score right wrong how good verdicts saved leaving swap worth it compare months",
+  },
   {
     name: "Lists against lists",
     href: "/trips/compare",

@@ -1,4 +1,5 @@
 import type { Book } from "@/core/ledger/book";
+import { usedInAll } from "@/core/ledger/totals";
 import type { ItemId, Trigger } from "@/core/model";
 import { distanceNumber, sayMass } from "@/core/units/speak";
 import type { Advice, Verdict } from "@/core/advice/advise";
@@ -55,9 +56,9 @@ export function sheetOf({ book, things }: Kit): SheetData {
           weight: grams === null ? "–" : sayMass(grams, units),
           strokes: strokes.join(""),
           seams: seamsOf(book, item.id),
-          metres: totals.used.metres,
-          distance: distanceNumber(totals.used.metres, units),
-          nights: Math.round(totals.used.nights),
+          metres: usedInAll(totals).metres,
+          distance: distanceNumber(usedInAll(totals).metres, units),
+          nights: Math.round(usedInAll(totals).nights),
           ruler: left && totals.used.trips > 0 ? rulerOf(left, lead) : null,
           left: sayLeftOf(advice, units),
           state,

@@ -9,25 +9,37 @@ interface ListChangesProps {
 }
 
 /** What came out of a list, what went in, and what took the place of what. */
-export function ListChanges({ difference: { grams, out, into, swapped }, units }: ListChangesProps) {
+export function ListChanges({
+  difference: { grams, out, into, swapped, reweighed },
+  units,
+}: ListChangesProps) {
+  const signed = (by: number) => `${by < 0 ? "−" : "+"}${sayMass(Math.abs(by), units)}`;
   const change = `${sayMass(Math.abs(grams), units)} ${grams < 0 ? "lighter" : "heavier"}.`;
   const swaps = swapped.map(({ from, to, grams: by }) => {
-    const saved = `${by < 0 ? "−" : "+"}${sayMass(Math.abs(by), units)}`;
-    return `${to.item.name} for ${from.item.name} (${saved})`;
+    return `${to.item.name} for ${from.item.name} (${signed(by)})`;
   });
   return (
     <>
       <p>{grams === 0 ? "As heavy as it was." : change}</p>
       <Change name="Came out" list={out} units={units} />
       <Change name="Went in" list={into} units={units} />
+      {reweighed.length > 0 && (
+        <p>
+          <span className="text-muted">On both, of another weight, {signed(sumOf(reweighed))}:</span>{" "}
+          {listWords(reweighed.map(({ to, grams: by }) => `${to.item.name} (${signed(by)})`))}
+        </p>
+      )}
       {swaps.length > 0 && (
         <p>
-          <span className="text-muted">One in place of another:</span> {listWords(swaps)}
+          <span className="text-muted">One in place of another, {signed(sumOf(swapped))}:</span>{" "}
+          {listWords(swaps)}
         </p>
       )}
     </>
   );
 }
+
+const sumOf = (changes: ListDifference["swapped"]) => changes.reduce((sum, { grams }) => sum + grams, 0);
 
 function Change({ name, list, units }: { name: string; list: readonly Listed[]; units: Units }) {
   if (list.length === 0) return null;

@@ -4,10 +4,13 @@ import { Suspense } from "react";
 import { readBook } from "@/app/book";
 import { givingWay, keptWith, type Reading } from "@/app/reading";
 import { lookBack, lookedBackOn, scoreOf, shareBetween, type LookBack } from "@/core/seasons/score";
+import { swapsMade } from "@/core/seasons/swaps";
+import type { Kit } from "@/core/advice/kit";
 import { savedByLeaving } from "@/core/seasons/leaving";
 import { listsBetween, seasonOf, yearsOf } from "@/core/seasons/season";
 import type { Book } from "@/core/ledger/book";
-import { capital, count, percent, sayDeadWeight } from "@/core/units/speak";
+import { sayMoney } from "@/core/say/money";
+import { capital, count, percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Section } from "@/ui/page/section";
 import { itemPath } from "@/ui/paths";
@@ -48,6 +51,7 @@ export default async function SeasonPage({ searchParams }: Asked) {
         </Section>
       )}
       <WhatLeavingSaved book={book} />
+      <WhatSwapsCameTo kit={reading.kit} />
       <Suspense
         fallback={
           <p role="status" className="hint mt-8">
@@ -97,6 +101,67 @@ function WhatLeavingSaved({ book }: { book: Book }) {
     </Section>
   );
 }
+
+/** One thing in another's place: what it spared, and whether it was worth it. */
+function WhatSwapsCameTo({ kit }: { kit: Kit }) {
+  const { units, currency } = kit.book.settings;
+  const swaps = swapsMade(kit);
+  if (swaps.length === 0) return null;
+  return (
+    <Section title="What swaps came to" look="mt-8 max-w-4xl">
+      <Table
+        rows={swaps}
+        keyOf={({ to }) => to.case.item.id}
+        columns={[
+          {
+            head: "in place of another",
+            cell: ({ from, to }) => (
+              <>
+                <Link prefetch={false} href={itemPath(to.case.item.id)} className="hover:underline">
+                  {to.case.item.name}
+                </Link>{" "}
+                <span className="text-muted">for {from.case.item.name}</span>
+              </>
+            ),
+          },
+          {
+            head: "since",
+            number: true,
+            cell: ({ trips, nights }) => `${count(trips, "trip")}, ${count(Math.round(nights), "night")}`,
+          },
+          {
+            head: "each",
+            number: true,
+            cell: ({ grams }) => (grams === null ? "–" : sayLighter(grams, units)),
+          },
+          {
+            head: "spared so far",
+            number: true,
+            cell: ({ gramMetres }) => (gramMetres > 0 ? sayDeadWeight(gramMetres, units) : "–"),
+          },
+          {
+            head: "something wrong: before, since",
+            number: true,
+            cell: ({ before, since }) => `${before.trouble} of ${before.of}, ${since.trouble} of ${since.of}`,
+          },
+          {
+            head: "cost",
+            number: true,
+            look: "hidden sm:table-cell",
+            cell: ({
+              to: {
+                case: { item },
+              },
+            }) => (item.price === null ? "–" : sayMoney(item.price, item.currency ?? currency)),
+          },
+        ]}
+      />
+    </Section>
+  );
+}
+
+const sayLighter = (grams: number, units: Units) =>
+  grams === 0 ? "as heavy" : `${sayMass(Math.abs(grams), units)} ${grams > 0 ? "lighter" : "heavier"}`;
 
 function NoSeason() {
   return (

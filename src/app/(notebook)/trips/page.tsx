@@ -46,6 +46,9 @@ const TripsLinks = ({ canCompare }: { canCompare: boolean }) => (
     <Link href="/season" prefetch={false} className="btn">
       Season
     </Link>
+    <Link href="/trips/loads" prefetch={false} className="btn">
+      Loads
+    </Link>
     <Link href="/trips/nights" prefetch={false} className="btn">
       Nights
     </Link>

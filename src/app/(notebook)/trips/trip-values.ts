@@ -16,6 +16,7 @@ export const BLANK_TRIP: TripValues = {
   resupply: "",
   legs: [blankLeg([])],
   conditions: {},
+  counted: {},
   offers: {},
   packed: {},
   track: null,
@@ -47,6 +48,9 @@ export function tripValues(trip: TripHead, carries: readonly Carry[], units: Uni
       conditions: conditions ?? {},
     })),
     conditions: trip.conditions,
+    counted: Object.fromEntries(
+      Object.entries(trip.counted).map(([trigger, days]) => [trigger, String(days)]),
+    ),
     offers: trip.offers,
     packed: Object.fromEntries(
       carries.map(({ item, legs: on }) => [item, on === null ? "all" : on.join(",")]),

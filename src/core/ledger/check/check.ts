@@ -127,6 +127,12 @@ export function tripProblems(trip: TripHead): Problem[] {
       path: ["distance"],
       message: `That is over ${FURTHEST_DAY / 1000} km for each day. Look at the unit and the dates.`,
     });
+  for (const [weather, told] of Object.entries(trip.counted))
+    if (told > days)
+      problems.push({
+        path: ["counted", weather],
+        message: `${told} days of ${days}: a trip can’t have more of it than days.`,
+      });
   if (trip.felt.length > days)
     problems.push({
       path: ["felt"],

@@ -12,6 +12,7 @@ import { Figures } from "./sections/figures";
 import { History } from "./sections/history";
 import { ItemHead } from "./sections/item-head";
 import { Parts } from "./sections/parts";
+import { partsOf } from "./sections/parts-of";
 import { Slot } from "./sections/slot";
 import { Strokes } from "./sections/strokes";
 import { Wear } from "./sections/wear";
@@ -36,7 +37,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
   const others = book.items.filter((other) => other.state === "active" && other.id !== id);
   return (
     <>
-      <ItemHead advice={advice} book={book} />
+      <ItemHead advice={advice} kit={kit} />
       <Strokes advice={advice} lit={lit} />
       <div className="mb-2">
         {advice.verdicts.map((verdict) => (
@@ -44,7 +45,7 @@ export default async function ItemPage({ params, searchParams }: Asked) {
         ))}
       </div>
       <Figures advice={advice} />
-      <Wear advice={advice} />
+      <Wear advice={advice} kit={kit} />
       <div className="grid gap-10 lg:grid-cols-[1.4fr_1fr]">
         <History advice={advice} />
         <section className="space-y-6">
@@ -57,7 +58,8 @@ export default async function ItemPage({ params, searchParams }: Asked) {
           {item.parts.length > 0 && (
             <Parts
               item={id}
-              parts={item.parts}
+              parts={partsOf(advice)}
+              today={book.today}
               others={others.map((other) => [other.id, other.name] as const)}
             />
           )}

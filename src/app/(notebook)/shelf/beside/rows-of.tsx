@@ -1,10 +1,12 @@
 import type { ReactNode } from "react";
 import type { Advice } from "@/core/advice/advise";
+import { usedInAll } from "@/core/ledger/totals";
+import { costPer } from "@/core/compare/money";
 import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
-import { sayLeftOf, sayWear } from "@/core/say/words";
+import { sayLeftOf, sayWay, sayWear } from "@/core/say/words";
 import type { FullItem } from "@/core/trade/full-item";
-import { listWords, sayDistance, sayMass, sayTemperature, timesEach, type Units } from "@/core/units/speak";
+import { listWords, sayMass, sayTemperature, timesEach, type Units } from "@/core/units/speak";
 import { VerbWord } from "@/ui/verb-word";
 
 export const isTold = (cell: ReactNode) => cell !== null && cell !== undefined && cell !== false;
@@ -18,10 +20,8 @@ export const rowsOf = (units: Units, own: string): readonly (readonly [name: str
   [
     "cost a night",
     (item, judged) => {
-      const nights = judged?.case.totals.used.nights ?? 0;
-      if (item.price === null || !judged || nights < 1) return null;
-      const spent = item.currency ? 0 : judged.case.totals.spent;
-      return sayMoney((item.price + spent) / nights, item.currency ?? own);
+      const night = judged && costPer(judged, own).night;
+      return item.price === null || !night ? null : sayMoney(night, item.currency ?? own);
     },
   ],
   ["verdict", (_, judged) => judged && <VerbWord verb={judged.verdicts[0].verb} />],
@@ -60,8 +60,8 @@ const asItServed = (units: Units): readonly (readonly [name: string, cell: Cell]
     "used",
     (_, judged) => judged && `${judged.case.totals.used.trips} of ${judged.case.totals.carried.trips} trips`,
   ],
-  ["nights used", (_, judged) => judged && Math.round(judged.case.totals.used.nights)],
-  ["used for", (_, judged) => judged && sayDistance(judged.case.totals.used.metres, units)],
+  ["nights used", (_, judged) => judged && Math.round(usedInAll(judged.case.totals).nights)],
+  ["used for", (_, judged) => judged && sayWay(judged, units)],
   [
     "wear",
     ({ wears }, judged) =>

@@ -1,5 +1,6 @@
-import type { Trigger } from "@/core/model";
+import type { Strength, Trigger } from "@/core/model";
 import { OFFERS } from "@/core/model/lists";
+import { daysBetween } from "@/core/sums/days";
 import { listWords } from "@/core/units/speak";
 import { AskWeather } from "./ask-weather";
 import { Strengths } from "./strengths";
@@ -8,6 +9,11 @@ import type { PartOfTripForm } from "./when-fields";
 
 /** What a walker notices of a trip's weather and ground, in the order it is asked. */
 export const ASKED: readonly Trigger[] = ["rain", "wind", "cold", "freezing", "heat", "sun", "bugs"];
+
+/** From so many days on it is worth asking how many of them had it. */
+const LONG_DAYS = 7;
+
+const daysOfTyped = (starts: string, ends: string) => (starts && ends ? daysBetween(starts, ends) + 1 : 0);
 
 /** What few trips have: asked under a fold. */
 const SELDOM: readonly Trigger[] = [
@@ -28,14 +34,37 @@ interface LikeFieldsProps extends Omit<PartOfTripForm, "field"> {
 
 /** What it was like, and what the way offered. */
 export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
-  const { watch, setValue } = form;
+  const {
+    watch,
+    setValue,
+    formState: { errors },
+  } = form;
+  // On a short walk "some" and "strong" say enough.
+  const days = daysOfTyped(watch("starts"), watch("ends"));
+  const isCounted = (strength: Strength | undefined) => days >= LONG_DAYS && (strength ?? "none") !== "none";
   const strengthOf = (trigger: Trigger) => (
-    <Strengths
-      key={trigger}
-      what={trigger}
-      value={watch(`conditions.${trigger}`)}
-      onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
-    />
+    <div key={trigger}>
+      <Strengths
+        what={trigger}
+        value={watch(`conditions.${trigger}`)}
+        onChange={(strength) => setValue(`conditions.${trigger}`, strength, { shouldDirty: true })}
+      />
+      {isCounted(watch(`conditions.${trigger}`)) && (
+        <label className="flex min-h-10 items-center justify-end gap-2 text-sm pointer-coarse:min-h-11">
+          days with {trigger}
+          <input
+            className="field num !w-20"
+            inputMode="numeric"
+            placeholder="about"
+            aria-invalid={errors.counted?.[trigger] ? true : undefined}
+            {...form.register(`counted.${trigger}`)}
+          />
+        </label>
+      )}
+      {errors.counted?.[trigger]?.message && (
+        <p className="error text-right">{errors.counted[trigger].message}</p>
+      )}
+    </div>
   );
   return (
     <fieldset>

@@ -33,6 +33,8 @@ export interface TripValues {
   resupply: string;
   legs: LegValues[];
   conditions: Partial<Record<Trigger, Strength>>;
+  /** Days that had it, as typed. */
+  counted: Partial<Record<Trigger, string>>;
   offers: Partial<Record<Offer, Strength>>;
   /** Legs carried on, by item; "all", or their ids parted by commas. */
   packed: Partial<Record<string, string>>;
@@ -77,6 +79,11 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
       ascent: orNull(withUnit(ascent, units.distance === "km" ? "m" : "ft")),
     })),
     conditions: told(typed.conditions),
+    counted: Object.fromEntries(
+      Object.entries(typed.counted).flatMap(([trigger, days]) =>
+        days.trim() && typed.conditions[trigger as Trigger] !== "none" ? [[trigger, parseNumber(days)]] : [],
+      ),
+    ),
     offers: told(typed.offers),
   };
 }

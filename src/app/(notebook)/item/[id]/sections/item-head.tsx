@@ -1,9 +1,12 @@
 import Link from "next/link";
 import { RetireButton } from "@/app/(notebook)/shelf/retire-button";
 import type { Advice } from "@/core/advice/advise";
+import type { Kit } from "@/core/advice/kit";
+import { predecessorOf } from "@/core/compare/how-long";
 import type { Book } from "@/core/ledger/book";
 import type { ItemId } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
+import { sayItsLife } from "@/core/say/served";
 import { isBed } from "@/core/trade/warmth";
 import { sayMass, type Units } from "@/core/units/speak";
 import { PageHead } from "@/ui/page/page-head";
@@ -11,8 +14,9 @@ import { itemPath } from "@/ui/paths";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 
 /** What it is, what it weighs and where it rides; and what one may do with it. */
-export function ItemHead({ advice, book }: { advice: Advice; book: Book }) {
-  const { item, state } = advice.case;
+export function ItemHead({ advice, kit }: { advice: Advice; kit: Kit }) {
+  const { item, state, book } = advice.case;
+  const { units } = book.settings;
   const beside = [item.id, ...besideOf(item, book)].map((of) => ["of", of]);
   return (
     <PageHead
@@ -40,12 +44,13 @@ export function ItemHead({ advice, book }: { advice: Advice; book: Book }) {
     >
       {[
         item.kind,
-        sayWeighed(advice, book.settings.units),
+        sayWeighed(advice, units),
         STOW_NAMES[item.stow].toLowerCase(),
         item.owner && `${item.owner}’s`,
         item.lentTo && `${item.lentTo} has it`,
         state === "active" ? "" : state,
       ]
+        .concat(sayItsLife(advice, predecessorOf(advice, kit), units))
         .filter(Boolean)
         .join(" · ")}
     </PageHead>

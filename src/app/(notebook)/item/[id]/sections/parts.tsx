@@ -1,20 +1,22 @@
 "use client";
 
 import { useState } from "react";
-import type { Item, ItemId } from "@/core/model";
-import { sayDay } from "@/core/units/speak";
+import type { ItemId } from "@/core/model";
 import { SelectField } from "@/ui/form/field";
 import { useDoing } from "@/ui/use-doing";
-import { movePart } from "../actions";
+import { logEntry, movePart, takeEntryBack } from "../actions";
+import type { PartTold } from "./parts-of";
 
 /** Parts with a life of their own, each of which can go on to another thing: the insoles into the next pair. */
 export function Parts({
   item,
   parts,
   others,
+  today,
 }: {
   item: ItemId;
-  parts: Item["parts"];
+  parts: readonly PartTold[];
+  today: string;
   others: readonly (readonly [id: string, name: string])[];
 }) {
   const { busy, run } = useDoing();
@@ -24,14 +26,29 @@ export function Parts({
     <section aria-label="Parts">
       <h2 className="border-b-2 border-ink pb-1 text-lg">Parts</h2>
       <ul>
-        {parts.map(({ name, renewed, note }) => (
+        {parts.map(({ name, says, renewal, isDue }) => (
           <li key={name} className="flex flex-wrap items-end gap-2 border-b border-rule py-1.5">
             <span className="flex-1">
               <b>{name}</b>
-              <span className="block text-sm text-muted">
-                {[renewed ? `new on ${sayDay(renewed)}` : "", note].filter(Boolean).join("; ")}
+              <span className={`block text-sm ${isDue ? "font-semibold text-sting" : "text-muted"}`}>
+                {says}
               </span>
             </span>
+            {renewal && (
+              <button
+                type="button"
+                className="btn"
+                disabled={busy}
+                onClick={() =>
+                  run(() => logEntry({ item, on: today, what: "own service", service: renewal }), {
+                    says: () => `${name}: new from today`,
+                    undo: (id) => takeEntryBack(id),
+                  })
+                }
+              >
+                Renewed<span className="sr-only"> {name} today</span>
+              </button>
+            )}
             <SelectField
               label={`Move ${name} to`}
               className="w-44"

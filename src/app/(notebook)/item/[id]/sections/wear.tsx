@@ -1,13 +1,17 @@
 import type { Advice } from "@/core/advice/advise";
+import type { Kit } from "@/core/advice/kit";
+import { howLong } from "@/core/compare/how-long";
 import type { WearStep } from "@/core/ledger/totals";
 import { sayLeftOf, sayWear, wearNumber, wearUnitName } from "@/core/say/words";
+import { sayHowLong } from "@/core/say/served";
 import { sayDay } from "@/core/units/speak";
 import { WearChart, type WearPoint } from "./wear-chart";
 
 /** Wear by trip, and between what and what it most likely ends. */
-export function Wear({ advice }: { advice: Advice }) {
+export function Wear({ advice, kit }: { advice: Advice; kit: Kit }) {
   const { left } = advice;
-  const { item, totals, book } = advice.case;
+  const { item, totals, book, state } = advice.case;
+  const howItGoesOn = howLong(advice, kit);
   if (!left || totals.wear <= 0) return null;
   const { units } = book.settings;
   const say = (wear: number) => sayWear(wear, item.wears, units);
@@ -20,6 +24,7 @@ export function Wear({ advice }: { advice: Advice }) {
           {say(left.worn)} on it; {sayLeftOf(advice, units)}
         </span>
       </h2>
+      {howItGoesOn && state === "active" && <p>Good for {sayHowLong(howItGoesOn, book.today)}.</p>}
       <WearChart
         points={pointsOf(advice, inUnit)}
         low={inUnit(left.worn + left.low)}
