@@ -5,6 +5,7 @@ import { Notices } from "@/ui/notice/notices";
 import { Navigation } from "@/ui/navigation";
 import { OtherTabs } from "@/ui/other-tabs";
 import { Page } from "@/ui/page/page-head";
+import type { Item } from "@/core/model";
 import { wordsForKind } from "@/core/trade/words/names";
 import { readBook } from "../book";
 
@@ -15,7 +16,10 @@ export default async function Notebook({ children }: { children: ReactNode }) {
     .filter((trip) => !trip.planned)
     .flatMap((trip) => trip.carries)
     .filter((carry) => carry.mark === null).length;
-  const items = log.items.map(({ id, name, kind }) => ({ id, name, words: wordsForKind(kind) }));
+  // What is there is looked for before what is gone.
+  const items = [...log.items.filter(isActive), ...log.items.filter((item) => !isActive(item))].map(
+    ({ id, name, kind }) => ({ id, name, words: wordsForKind(kind) }),
+  );
   const trips = log.trips
     .map(({ id, name, starts, planned }) => ({
       id,
@@ -40,3 +44,5 @@ export default async function Notebook({ children }: { children: ReactNode }) {
     </div>
   );
 }
+
+const isActive = ({ state }: Item) => state === "active";

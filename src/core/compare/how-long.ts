@@ -65,9 +65,11 @@ export function howLong({ left, case: { item, totals } }: Advice, kit: Kit): How
 export function predecessorOf({ case: { item, totals } }: Advice, kit: Kit): Advice | null {
   // A spare may be bought long before its turn comes: its first use counts.
   const since = totals.steps[0]?.on ?? item.acquired ?? kit.book.today;
+  if (item.owner !== null) return null;
   const before = kit.things.filter(
     ({ case: its }) =>
       its.item.id !== item.id &&
+      its.item.owner === null &&
       its.departure !== null &&
       (its.departure.for === item.id ||
         (item.slot !== null && its.item.slot === item.slot && (its.departure.on ?? "") <= since)),

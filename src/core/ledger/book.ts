@@ -1,3 +1,4 @@
+import { asSoFar } from "./so-far";
 import { known } from "../sums/there";
 import type {
   Carry,
@@ -87,7 +88,7 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   const trips = [...log.trips].sort(byDate);
   const outings = trips
     .filter((trip) => !trip.planned && trip.starts <= today)
-    .map((trip, n) => outingOf(trip, n));
+    .map((trip, n) => outingOf(asSoFar(trip, today), n));
   const whole = new Map(trips.map((trip) => [trip.id, trip]));
   const tripOf: Book["tripOf"] = ({ trip }) => known(whole, trip.id);
   const carried = groupBy(

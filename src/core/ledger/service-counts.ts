@@ -62,13 +62,21 @@ export interface OwnServiceCount extends OwnService {
   readonly last: string | null;
 }
 
+/** The service of its kind that renews a part. */
+const ofKind = ({ rules }: FullItem, what: string) => rules.services.find((service) => service.what === what);
+
 /** The day a service was last done on a thing; null: none is logged. */
 const lastDone = (item: FullItem, book: Pick<Book, "entriesOf">, what: string): string | null =>
-  book.entriesOf(item.id).findLast((entry) => entry.service === what)?.on ?? null;
+  book
+    .entriesOf(item.id)
+    .findLast((entry) => entry.service === what || (entry.what === "service" && ofKind(item, what)))?.on ??
+  null;
 
 /** A part of a thing, and how far it has gone since it was new. */
 export interface PartCount extends OwnServiceCount {
   readonly part: FullItem["parts"][number];
+  /** Renewing it is a service of its kind, and not of its owner's own. */
+  readonly isOfKind: boolean;
 }
 
 /** The parts of a thing that usually wear out before it does, each with its count since it was renewed. */
@@ -77,13 +85,16 @@ export const partCounts = (
   book: Pick<Book, "carriedOf" | "entriesOf" | "today">,
 ): PartCount[] =>
   item.parts.flatMap((part): PartCount[] => {
-    const life = partLife(part.name);
-    if (!life) return [];
     const what = renewalOf(part.name);
+    const every = ofKind(item, what)?.every;
+    const life =
+      every !== undefined && item.wears === "m" ? ({ every, unit: "m" } as const) : partLife(part.name);
+    if (!life) return [];
     const last = [part.renewed, lastDone(item, book, what)].reduce((a, b) => ((a ?? "") > (b ?? "") ? a : b));
     return [
       {
         part,
+        isOfKind: every !== undefined,
         what,
         every: life.every,
         unit: life.unit,
@@ -99,5 +110,6 @@ export const ownServiceCounts = (item: FullItem, book: Book): OwnServiceCount[] 
     const last = lastDone(item, book, service.what);
     return { ...service, last, since: countSince(item, book, service.unit, last) };
   }),
-  ...partCounts(item, book),
+  // What its kind has renewed is asked for by its kind.
+  ...partCounts(item, book).filter(({ isOfKind }) => !isOfKind),
 ];

@@ -210,7 +210,17 @@ export const ITEM_STATES = [
   "wished",
 ] as const;
 export const BENCH_PLACES = ["home", "shop", "post", "near home"] as const;
-export const SUPPLY_SORTS = ["fuel", "food", "meals", "snacks", "water", "power", "other"] as const;
+export const SUPPLY_SORTS = [
+  "fuel",
+  "food",
+  "breakfasts",
+  "dinners",
+  "meals",
+  "snacks",
+  "water",
+  "power",
+  "other",
+] as const;
 export const SERVICE_UNITS = ["m", "nights", "trips", "washes", "days"] as const;
 export const FIXES = ["patched", "swapped", "went without"] as const;
 export const COSTS = ["nothing", "discomfort", "a day", "the trip"] as const;
@@ -221,4 +231,6 @@ export const MOST_SERVICES = 12;
 export const MOST_PARTS = 20;
 
 /** Air that a walker may have slept or walked in, °C. */
+/** No night out is warmer than this at its coldest, °C. Common practice, no source. */
+export const WARMEST_LOW = 35;
 export const AIR = { coldest: -60, hottest: 50, why: "Between −60 and 50 °C (−76 and 122 °F)." } as const;

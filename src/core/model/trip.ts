@@ -94,6 +94,10 @@ const Foreseen = z.object({
   resupply: Amount.nullable().default(null).meta({ description: "Days from one shop to the next." }),
 });
 
+/** How far a walk that goes on had come, where it was unpacked half way. */
+const SoFar = z.object({ on: Day, distance: Distance });
+export type SoFar = z.infer<typeof SoFar>;
+
 /** What had been planned of a trip that was then walked. */
 const Intended = z.object({
   starts: Day,
@@ -102,8 +106,8 @@ const Intended = z.object({
   distance: Distance,
 });
 
-/** Where its owner moved a thing on the list of a trip to come. */
-export const Moved = z.enum(["take", "leave"]);
+/** Where its owner moved a thing on the list of a trip to come: by their word, or to make a weight. */
+export const Moved = z.enum(["take", "leave", "for the weight"]);
 export type Moved = z.infer<typeof Moved>;
 
 /** A line written on the way, as it was typed. */
@@ -138,6 +142,9 @@ export const Trip = z.object({
   intended: Intended.nullable()
     .default(null)
     .meta({ description: "What had been planned, once it is walked; null: no more than was walked." }),
+  sofar: SoFar.nullable().default(null).meta({
+    description: "Of a walk that goes on: the day it was unpacked half way, and how far it had come.",
+  }),
   legs: z.array(Leg).max(MOST_LEGS),
   conditions: Conditions.default({}),
   counted: z.partialRecord(Trigger, Amount).default({}).meta({

@@ -22,7 +22,10 @@ import { gapsIn, type Gap } from "../advice/trust";
 
 /** Why it stands there. */
 type Why =
-  | { readonly is: "moved" | "at home" | "earns its place" | "cover" | "essential" | "wanted" }
+  | {
+      readonly is:
+        "moved" | "for the weight" | "at home" | "earns its place" | "cover" | "essential" | "wanted";
+    }
   | { readonly is: "lent"; readonly to: string }
   | { readonly is: "verdict"; readonly verdict: Verdict }
   | { readonly is: "not called" | "might be called"; readonly triggers: readonly Trigger[] }
@@ -114,11 +117,11 @@ export function planFor(book: Book, trip: Trip | null): Plan {
     const moved = picks[line.item.id];
     if (!moved) return own;
     const isThere =
-      moved === "leave" ? own.column === "leave" : own.column !== "leave" && own.column !== "take if";
+      moved === "take" ? own.column !== "leave" && own.column !== "take if" : own.column === "leave";
     if (isThere) return own;
-    return moved === "leave"
-      ? { ...own, column: "leave", why: { is: "moved" } }
-      : { ...readied(own.advice, { ...own, why: { is: "moved" } }), own: own.column };
+    if (moved === "take")
+      return { ...readied(own.advice, { ...own, why: { is: "moved" } }), own: own.column };
+    return { ...own, column: "leave", why: { is: moved === "leave" ? "moved" : "for the weight" } };
   });
   const along = lines.filter(({ column }) => column === "take" || column === "not ready");
   const last = book.outings.at(-1);

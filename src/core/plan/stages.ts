@@ -6,6 +6,7 @@ import type { LegId, Trip } from "../model";
 import { isUnavoidable } from "../trade/triggers";
 import { ENOUGH, supplyUses } from "../weighin/supplies";
 import { countsAs } from "../weighin/weigh-in";
+import { daysToShop } from "./supplies";
 import { callOn } from "../advice/foresee";
 import type { Plan, PlanLine } from "./plan";
 
@@ -56,12 +57,11 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
       .rate.enoughFor(ENOUGH);
   const food = enoughOf("food", "day", "g");
   const gas = enoughOf("fuel", "night", "g");
-  const shops = trip.foreseen.resupply ?? next.days;
+  const toShop = daysToShop(plan, trip);
   let gone = 0;
   return next.stretches.map(({ leg, name, share }, n) => {
     const day = gone * next.days;
     gone += share;
-    const toShop = Math.min(shops - (day % shops), next.days - day);
     const along = plan.lines.filter(
       ({ item, column }) =>
         (column === "take" || column === "not ready") &&
@@ -77,7 +77,7 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
       to: nth(ends, n + 1),
       ascent: nth(trip.legs, n).ascent?.m ?? null,
       nights: next.nights * share,
-      onBack: Math.max(0, weigh((item) => countsAs(item) !== "worn") - burnt) + food * toShop,
+      onBack: Math.max(0, weigh((item) => countsAs(item) !== "worn") - burnt) + food * nth(toShop, n),
       worn: weigh((item) => countsAs(item) === "worn"),
     };
   });

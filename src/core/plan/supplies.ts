@@ -14,11 +14,35 @@ interface PlannedSupplies {
 
 const GRAMS_PER_LITRE = 1000;
 
+/**
+ * From the start of each leg, the days until food is bought again: at the end of the next leg with a shop, or, where no
+ * leg is said to have one, every so many days; no longer than the walk goes on.
+ */
+export function daysToShop({ next }: Pick<Plan, "next">, trip: Trip): number[] {
+  const starts: number[] = [];
+  let gone = 0;
+  for (const { share } of next.stretches) {
+    starts.push(gone);
+    gone += share * next.days;
+  }
+  const shops = trip.legs.flatMap(({ offers }, n) =>
+    (offers.shops ?? "none") === "none" ? [] : [starts[n + 1] ?? next.days],
+  );
+  const every = trip.foreseen.resupply ?? next.days;
+  return starts.map((day) => {
+    const to = shops.length
+      ? (shops.find((shop) => shop > day + HALF_A_DAY) ?? next.days) - day
+      : every - (day % every);
+    return Math.min(to, next.days - day);
+  });
+}
+const HALF_A_DAY = 0.5;
+
 export function plannedSupplies({ kit: { book }, next, lines }: Plan, trip: Trip | null): PlannedSupplies {
   const list = lines
     .filter(({ column }) => column === "take" || column === "not ready")
     .map(({ item }) => item);
-  const shopDays = Math.min(next.days, trip?.foreseen.resupply ?? next.days);
+  const shopDays = trip ? Math.max(0, ...daysToShop({ next }, trip)) || next.days : next.days;
   const dryKm = (trip?.foreseen.dry?.m ?? 0) / 1000;
   const ahead = suppliesAhead(
     supplyUses(book),

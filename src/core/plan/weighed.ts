@@ -1,12 +1,13 @@
 import { kitJobs } from "../advice/kit-law";
 import { expectedWorth } from "../decide/worth";
 import { ESSENTIAL_JOBS } from "../trade/jobs";
+import { sayCost } from "../say/words";
 import { countsAs } from "../weighin/weigh-in";
 import type { Choosable } from "./best";
 import type { Plan, PlanLine } from "./plan";
 
-/** A thing to choose, with its name for whoever reads the list, and the chance, 0 to 1, that it is used. */
-export type Weighed = Choosable & { readonly name: string; readonly chance: number };
+/** A thing to choose, for whoever reads the list: its name, the chance, 0 to 1, that it is used, and what it is to lack it. */
+export type Weighed = Choosable & { readonly name: string; readonly chance: number; readonly lack: string };
 
 /**
  * What the best list is chosen from: what goes and counts as base weight (what is worn goes whatever it
@@ -23,6 +24,7 @@ export function weighed(plan: Plan): Weighed[] {
         id: item.id,
         name: item.name,
         chance,
+        lack: sayCost[item.consequence],
         grams: advice.grams ?? 0,
         litres: item.stow === "outside" ? 0 : (item.ratings.packed ?? 0),
         worth: expectedWorth(item.consequence, chance),

@@ -30,6 +30,8 @@ function whyThere({ why, item, advice, chance }: PlanLine): string {
   switch (why.is) {
     case "moved":
       return "Your word.";
+    case "for the weight":
+      return "Left to make the weight.";
     case "at home":
       return advice.case.marked.length ? "Enough without it." : "Never taken along yet.";
     case "earns its place":

@@ -5,7 +5,7 @@ import type { OwnService } from "../model";
  * renewed; lengths in metres. Common practice, no source.
  */
 const PART_LIVES: readonly (Pick<OwnService, "every" | "unit"> & { readonly called: RegExp })[] = [
-  { called: /insole|footbed/i, every: 800_000, unit: "m" },
+  { called: /insole|footbed/i, every: 402_336, unit: "m" },
   { called: /\blaces?\b/i, every: 1_200_000, unit: "m" },
   { called: /\btips?\b|ferrule/i, every: 1_500_000, unit: "m" },
   { called: /element|cartridge|membrane/i, every: 200, unit: "nights" },
@@ -19,4 +19,4 @@ export const partLife = (name: string): Pick<OwnService, "every" | "unit"> | nul
   PART_LIVES.find(({ called }) => called.test(name)) ?? null;
 
 /** What renewing a part is called, among a thing's services. */
-export const renewalOf = (part: string) => `New ${part.charAt(0).toLowerCase()}${part.slice(1)}`;
+export const renewalOf = (part: string) => `new ${part.charAt(0).toLowerCase()}${part.slice(1)}`;

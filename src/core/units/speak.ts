@@ -90,6 +90,16 @@ const DAY = new Intl.DateTimeFormat("en-GB", {
 /** A day as people write it: "14 May 2026". */
 export const sayDay = (iso: string) => DAY.format(new Date(`${iso}T00:00:00Z`));
 
+const NIGHT = new Intl.DateTimeFormat("en-GB", {
+  weekday: "short",
+  day: "numeric",
+  month: "short",
+  timeZone: "UTC",
+});
+
+/** A day in a column whose year is known: "Sat 12 Sept". */
+export const sayShortDay = (iso: string) => NIGHT.format(new Date(`${iso}T00:00:00Z`)).replace(",", "");
+
 /** From a day to another: "7–28 June 2025". */
 export const sayDays = (from: string, to: string) =>
   DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`)).replace(

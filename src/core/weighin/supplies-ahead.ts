@@ -39,7 +39,7 @@ export interface SuppliesAhead {
 }
 
 /** What holds water and says how much. */
-const vesselsIn = (list: readonly FullItem[]): FullItem[] =>
+export const vesselsIn = (list: readonly FullItem[]): FullItem[] =>
   list.filter(({ jobs, ratings: { litres } }) => jobs.includes("carry water") && (litres ?? 0) > 0);
 
 /**

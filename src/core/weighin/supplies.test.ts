@@ -3,7 +3,7 @@ import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { JOULES_TO_BOIL, LEAST_GAS_PER_LITRE, sortOf } from "../trade/supplies";
 import { inBaseUnit, parseAmount } from "../units/quantity";
-import { cansFor, cansOf, isBelowPhysics, supplyUses, usesOf, type Can } from "./supplies";
+import { cansFor, cansOf, sinceWeighed, isBelowPhysics, supplyUses, usesOf, type Can } from "./supplies";
 
 // Source: specific heat of water 4187 J/(kg·K), handbook value, from memory: 377 kJ for a litre from 10 °C;
 // 46 MJ/kg of gas.
@@ -16,7 +16,7 @@ test("a sort is told by its owner, its unit, its name", () => {
   const sort = (what: string, unit = "g") => sortOf({ sort: null, what, unit });
   expect(
     ["gas", "Dinners", "porridge oats", "power bank", "water", "nut bars", "soap"].map((what) => sort(what)),
-  ).toEqual(["fuel", "meals", "food", "power", "water", "snacks", "other"]);
+  ).toEqual(["fuel", "dinners", "food", "power", "water", "snacks", "other"]);
   expect(sort("bank", "Wh")).toBe("power");
   expect(sortOf({ sort: "food", what: "gas", unit: "g" })).toBe("food");
 });
@@ -81,6 +81,7 @@ describe("canisters", () => {
     gross,
     left,
     partUsed,
+    weighed: null,
   });
   const cans = [
     can("big", 378, 230, false),
@@ -128,5 +129,49 @@ describe("canisters", () => {
       { item: "a", left: 53, partUsed: true },
       { item: "b", left: 110, partUsed: false },
     ]);
+  });
+
+  test("what is left is of the day that it was weighed, with what it was out for since", () => {
+    const log = logOf({
+      items: [
+        {
+          id: "can",
+          name: "Can",
+          kind: "fuel",
+          weights: [{ weight: "151 g", on: "2026-06-01" }],
+          ratings: { empty: "98 g" },
+        },
+      ],
+      trips: [
+        {
+          name: "Before",
+          starts: "2026-05-01",
+          ends: "2026-05-04",
+          distance: "1 km",
+          boiled: 4,
+          marks: [{ item: "can", use: "used" }],
+        },
+        {
+          name: "Since",
+          starts: "2026-07-01",
+          ends: "2026-07-03",
+          distance: "1 km",
+          boiled: 2.5,
+          marks: [{ item: "can", use: "used" }],
+        },
+        {
+          name: "Idle",
+          starts: "2026-08-01",
+          ends: "2026-08-03",
+          distance: "1 km",
+          boiled: 9,
+          marks: [{ item: "can", use: "unused" }],
+        },
+      ],
+    });
+    const book = openBook(log, "2026-11-26");
+    const [told] = cansOf(book.items);
+    expect(told).toMatchObject({ left: 53, weighed: "2026-06-01" });
+    expect(sinceWeighed(told!, book)).toEqual({ nights: 2, boiled: 2.5 });
   });
 });

@@ -95,6 +95,8 @@ export interface Can {
   readonly left: number;
   /** It was heavier before. */
   readonly partUsed: boolean;
+  /** The day that it was weighed; null: nobody told. */
+  readonly weighed: string | null;
 }
 
 /** Scales differ by so much, in grams, before a canister counts as used from. Common practice, no source. */
@@ -112,9 +114,24 @@ export function cansOf(items: readonly FullItem[]): Can[] {
         gross: weight.g,
         left: Math.max(0, weight.g - empty.g),
         partUsed: heaviest - weight.g > SAME_WEIGHT,
+        weighed: weights.at(-1)?.on ?? null,
       },
     ];
   });
+}
+
+/** What a canister was out for since it was weighed: nights and litres boiled; all nothing where it stayed at home. */
+export function sinceWeighed(
+  { item, weighed }: Can,
+  { carriedOf }: Pick<Book, "carriedOf">,
+): { readonly nights: number; readonly boiled: number } {
+  const since = carriedOf(item).filter(
+    ({ mark, outing }) => mark?.use !== "unused" && outing.trip.ends > (weighed ?? ""),
+  );
+  return {
+    nights: since.reduce((sum, { outing }) => sum + outing.nights, 0),
+    boiled: since.reduce((sum, { outing }) => sum + (outing.trip.boiled ?? 0), 0),
+  };
 }
 
 /** More canisters than are tried in every combination. */

@@ -4,9 +4,10 @@ import { joinedAt, sharesCarried } from "../ledger/carriage";
 import { groupBy } from "../sums/group";
 import { medianOf } from "../sums/median";
 import { outingOf, type Outing } from "../ledger/outing";
-import type { Carry, ItemId, Job, LegId, Load, Stow, Trip } from "../model";
+import type { Carry, ItemId, Job, LegId, Load, Stow, SupplySort, Trip } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { sortOf } from "../trade/supplies";
+import { vesselsIn } from "./supplies-ahead";
 import { inBaseUnit } from "../units/quantity";
 
 /** A thing in the pack, with what its owner carried of its weight then. */
@@ -161,14 +162,34 @@ function legLoad(leg: LegId, packed: readonly Packed[], outing: Outing): LegLoad
     worn: load("worn"),
     hobby: load("hobby"),
     consumable: load("consumable"),
-    supplies: suppliesOut(outing) * (outing.shares.get(leg) ?? 0),
+    supplies: suppliesOn(outing.shares.get(leg) ?? 0, along, outing),
   };
 }
 
-/** Grams of what went out, but for fuel, which is weighed with its canister. */
-const suppliesOut = ({ trip }: Outing) =>
+/**
+ * Grams of what goes out on a leg: its share of the food; of the water what the vessels hold, since it is filled
+ * on the way, or a day's where none says what it holds.
+ */
+function suppliesOn(share: number, along: readonly Packed[], outing: Outing): number {
+  const water = suppliesOut(outing, (sort) => sort === "water") * share;
+  const food = suppliesOut(outing, (sort) => sort !== "water") * share;
+  const holds = vesselsIn(along.map(({ item }) => item)).reduce(
+    (sum, { ratings }) => sum + (ratings.litres ?? 0),
+    0,
+  );
+  const most =
+    holds > 0 ? holds * GRAMS_PER_LITRE : Math.max(USUAL_WATER, water / Math.max(1, outing.days * share));
+  return food + Math.min(water, most);
+}
+
+/** Grams of water that are carried at a time, where nothing tells. Common practice, no source. */
+const USUAL_WATER = 2000;
+
+/** Grams of what went out of some sorts, but for fuel, which is weighed with its canister. */
+const suppliesOut = ({ trip }: Outing, isOf: (sort: SupplySort) => boolean = () => true) =>
   trip.supplies.reduce((sum, supply) => {
-    if (sortOf(supply) === "fuel" || sortOf(supply) === "power") return sum;
+    const sort = sortOf(supply);
+    if (sort === "fuel" || sort === "power" || !isOf(sort)) return sum;
     const { value, unit } = inBaseUnit(supply.out, supply.unit);
     if (unit === "L") return sum + value * GRAMS_PER_LITRE;
     return unit === "g" ? sum + value : sum;

@@ -4,7 +4,10 @@ import { wordsForKind } from "@/core/trade/words/names";
 import { findScore } from "./find";
 import { PAGES } from "./places";
 
-const log = demoLog();
+const demo = demoLog();
+// As the notebook hands them over: what is there before what is gone.
+const items = demo.items.toSorted((a, b) => Number(b.state === "active") - Number(a.state === "active"));
+const log = { ...demo, items };
 const GOALS = [
   ...PAGES,
   ...log.items.map(({ id, name, kind }) => ({ name, words: wordsForKind(kind), href: `/item/${id}` })),
@@ -72,6 +75,17 @@ const QUESTIONS: readonly (readonly [question: string, href: string])[] = [
   ["headlamp", "/item/second-head-torch"],
   ["long quill", "/trips/the-long-quill-2025-06-07"],
   ["tent repaired", "/item/two-pole-tent#between-trips"],
+  ["is my bag warm enough at -3", "/trips/nights"],
+  ["what has leaving saved", "/season"],
+  ["what did the swap save, was it worth it", "/season"],
+  ["rain trousers used when it rained", "/item/rain-trousers"],
+  ["gas left now", "/trips/supplies"],
+  ["how far till the shoes are done", "/item/trail-shoes-pair-3"],
+  ["hobby kit in kg km", "/trips/loads"],
+  ["when was the winter bag last washed", "/item/winter-bag"],
+  ["which trip had most dead weight", "/trips/loads"],
+  ["base weight", "/trips/loads"],
+  ["big three", "/trips/loads"],
   ["wash the down jacket", "/item/down-jacket#between-trips"],
 ];
 

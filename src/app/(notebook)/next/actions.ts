@@ -58,7 +58,7 @@ export async function packList(trip: TripId, raw: readonly string[]): Promise<An
   });
 }
 
-/** Leaves several things out of the list of a trip to come, by the owner's word. */
+/** Leaves several things out of the list of a trip to come, to make the weight that its owner named. */
 export async function leaveOut(trip: TripId, raw: readonly string[]): Promise<Answer> {
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
@@ -67,7 +67,7 @@ export async function leaveOut(trip: TripId, raw: readonly string[]): Promise<An
     const left = Object.fromEntries(
       Items.parse(raw)
         .filter((item) => shelf.has(item))
-        .map((item) => [item, "leave" as const]),
+        .map((item) => [item, "for the weight" as const]),
     );
     await saveTrips(tx, [{ ...known, picks: { ...known.picks, ...left } }]);
     return { ok: true, value: undefined };

@@ -132,22 +132,25 @@ function WhatSwapsCameTo({ kit }: { kit: Kit }) {
           {
             head: "each",
             number: true,
+            look: "pl-4",
             cell: ({ grams }) => (grams === null ? "–" : sayLighter(grams, units)),
           },
           {
             head: "spared so far",
             number: true,
+            look: "pl-4",
             cell: ({ gramMetres }) => (gramMetres > 0 ? sayDeadWeight(gramMetres, units) : "–"),
           },
           {
             head: "something wrong: before, since",
             number: true,
+            look: "hidden pl-4 sm:table-cell",
             cell: ({ before, since }) => `${before.trouble} of ${before.of}, ${since.trouble} of ${since.of}`,
           },
           {
             head: "cost",
             number: true,
-            look: "hidden sm:table-cell",
+            look: "hidden pl-4 sm:table-cell",
             cell: ({
               to: {
                 case: { item },

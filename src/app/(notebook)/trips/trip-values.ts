@@ -36,7 +36,7 @@ export function tripValues(trip: TripHead, carries: readonly Carry[], units: Uni
     low: trip.foreseen.low === null ? "" : temperatureText(trip.foreseen.low, units),
     dry: trip.foreseen.dry?.typed ?? "",
     resupply: trip.foreseen.resupply === null ? "" : String(trip.foreseen.resupply),
-    legs: legs.map(({ id, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
+    legs: legs.map(({ id, name, distance, ascent, terrain, nights, starts, ends, conditions, offers }) => ({
       leg: id,
       nights: nights == null ? "" : String(nights),
       name: name ?? "",
@@ -46,6 +46,7 @@ export function tripValues(trip: TripHead, carries: readonly Carry[], units: Uni
       starts: starts ?? "",
       ends: ends ?? "",
       conditions: conditions ?? {},
+      offers: offers ?? {},
     })),
     conditions: trip.conditions,
     counted: Object.fromEntries(

@@ -1,8 +1,12 @@
 "use server";
 
-import type { z } from "zod";
+import { z } from "zod";
 import { walked } from "@/core/ledger/intended";
-import { TripId, type ItemId } from "@/core/model";
+import { wrongSoFar } from "@/core/ledger/check/trip-change";
+import { Day, TripId, type ItemId } from "@/core/model";
+import { Distance } from "@/core/units/measures";
+import { withUnit } from "@/core/units/quantity";
+import { readSettings } from "@/data/records/settings";
 import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { refuse, type Answer } from "@/ui/form/answer";
@@ -16,6 +20,24 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
     const joined = Joined.parse(raw);
     const known = await findTrip(tx, TripId.parse(trip));
     return known ? join(tx, known, joined) : noTrip;
+  });
+}
+
+const Typed = z.object({ on: Day, distance: z.string().max(40) });
+
+/** Says how far a walk that goes on has come; a bare number is in the owner's unit. */
+export async function setSoFar(trip: TripId, raw: z.input<typeof Typed>): Promise<Answer> {
+  return acting(async (tx) => {
+    const typed = Typed.parse(raw);
+    const known = await findTrip(tx, TripId.parse(trip));
+    if (!known) return noTrip;
+    const { units } = await readSettings(tx);
+    const distance = Distance.safeParse(withUnit(typed.distance, units.distance));
+    if (!distance.success) return refuse({ distance: "Write how far, like 120." });
+    const wrong = wrongSoFar(known, { on: typed.on, distance: distance.data });
+    if (wrong) return refuse(wrong);
+    await saveTrips(tx, [{ ...known, sofar: { on: typed.on, distance: distance.data } }]);
+    return { ok: true, value: undefined };
   });
 }
 

@@ -34,9 +34,15 @@ export const isHeavy = (weight: Mass | null) => weight !== null && weight.g > HE
 /** No pad on sale comes near this R-value: it is asked about, not refused. */
 const HIGHEST_R = 12;
 
+/** Scales differ by so much, in grams. Common practice, no source. */
+const SCALES_DIFFER = 5;
+
 /** What is unusual about a thing, as a question; null where nothing is. */
-export function oddOf({ weights, ratings }: Pick<Item, "weights" | "ratings">): string | null {
+export function oddOf({ kind, weights, ratings }: Pick<Item, "kind" | "weights" | "ratings">): string | null {
   const weight = weights.at(-1)?.weight ?? null;
+  const before = weights.slice(0, -1).map((each) => each.weight.g);
+  if (kind === "fuel" && weight && before.length > 0 && weight.g > Math.max(...before) + SCALES_DIFFER)
+    return `${weight.typed} is more than it ever weighed: a can is not filled again. Is it another one?`;
   if (isHeavy(weight)) return `${weight!.typed} is a lot for one thing. Is that right?`;
   if ((ratings.rValue ?? 0) > HIGHEST_R)
     return `An R-value of ${ratings.rValue} is more than any pad has. Is that right?`;

@@ -1,5 +1,6 @@
-import type { Item, ItemId, LegId, TripHead } from "../../model";
+import type { Item, ItemId, LegId, SoFar, TripHead } from "../../model";
 import { daysBetween } from "../../sums/days";
+import { WARMEST_LOW } from "../../model/lists";
 import type { Parsed } from "../../units/quantity";
 import { sayDay, sayDays } from "../../units/speak";
 import { legNightProblems, legProblems, tripProblems, type Problem } from "./check";
@@ -22,6 +23,15 @@ export function againstTrip(trip: TripHead, trips: readonly TripHead[], today: s
   if (trip.legs.length === 0) return against("distance", "Say how far it was, or read it from a track.");
   if (!trip.planned && trip.starts > today)
     return against("starts", "It starts in the future. Tick “not walked yet” if it is planned.");
+  const { low, resupply } = trip.foreseen;
+  const days = daysBetween(trip.starts, trip.ends) + 1;
+  if (low !== null && low > WARMEST_LOW)
+    return against("foreseen.low", `No night’s coldest is ${low} °C. Is it in °F? Write “${low} F”.`);
+  if (resupply !== null && resupply > days)
+    return against(
+      "foreseen.resupply",
+      `It ends after ${days} days, before the first shop. Leave it blank where there is no shop on the way.`,
+    );
   const others = trips.filter(({ id }) => id !== trip.id);
   const isTwin = ({ name, starts, ends }: TripHead) =>
     name === trip.name && starts === trip.starts && ends === trip.ends;
@@ -73,4 +83,15 @@ export function packedOn(
   const wished = owned.find(({ state }) => state === "wished");
   if (wished) return { ok: false, why: `${wished.name} is only wished for.` };
   return { ok: true, value: things.filter(({ item }) => shelf.has(item)) };
+}
+
+/** What can't be right of how far a walk has come, by field; null where nothing. */
+export function wrongSoFar(
+  { starts, ends, legs }: TripHead,
+  { on, distance }: SoFar,
+): Record<string, string> | null {
+  if (on < starts || on > ends) return { on: `It goes from ${sayDay(starts)} to ${sayDay(ends)}.` };
+  const metres = legs.reduce((sum, leg) => sum + leg.distance.m, 0);
+  if (distance.m > metres) return { distance: "That is further than all of it. Mend the trip’s legs first." };
+  return null;
 }

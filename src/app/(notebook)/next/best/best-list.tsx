@@ -76,6 +76,16 @@ function whyNot({ jobs, least }: Best & { fits: false }, units: Units): string {
   return `${first} ${then}`;
 }
 
+/** How likely something left is wanted, and what of it the most: what the weight costs. */
+function whatItCosts(left: BestListProps["things"]): string {
+  const none = left.reduce((chance, thing) => chance * (1 - thing.chance), 1);
+  const [first] = left.toSorted((a, b) => b.worth - a.worth);
+  return (
+    `What it costs: ${percent(1 - none)} that you miss some of it` +
+    (first ? `, ${first.name} the most (${first.lack} to lack).` : ".")
+  );
+}
+
 interface FoundProps extends Pick<BestListProps, "things" | "units"> {
   readonly best: Best & { fits: true };
   readonly busy: boolean;
@@ -107,6 +117,7 @@ function Found({ best, things, units, busy, onLeave }: FoundProps) {
             )}
             .
           </p>
+          <p className="text-sm">{whatItCosts(left)}</p>
           <button
             type="button"
             className="btn mt-2"

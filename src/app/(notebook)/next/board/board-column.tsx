@@ -1,9 +1,9 @@
 import { useDroppable } from "@dnd-kit/core";
-import type { ItemId, Moved } from "@/core/model";
+import type { ItemId } from "@/core/model";
 import type { Column } from "@/core/plan/columns";
 import { count, sayMass, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
-import type { BoardLine } from "./board-lines";
+import type { BoardLine, Side } from "./board-lines";
 import { gramsOf } from "./board-moves";
 import { Line } from "./board-line";
 import { COLUMN_WORDS } from "./column-words";
@@ -15,7 +15,7 @@ interface BoardColumnProps {
   readonly units: Units;
   readonly canMove: boolean;
   readonly onHold: (id: ItemId) => void;
-  readonly onMove: (line: BoardLine, to: Moved) => void;
+  readonly onMove: (line: BoardLine, to: Side) => void;
 }
 
 /** One column of the board; things are dropped on Take and on Leave. */

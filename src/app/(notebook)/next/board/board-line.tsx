@@ -1,10 +1,9 @@
 import { useDraggable } from "@dnd-kit/core";
 import { ArrowLeftRight } from "lucide-react";
 import { useRef, type KeyboardEvent } from "react";
-import type { Moved } from "@/core/model";
 import { sayMass, type Units } from "@/core/units/speak";
 import { itemPath } from "@/ui/paths";
-import type { BoardLine } from "./board-lines";
+import type { BoardLine, Side } from "./board-lines";
 import { otherSide } from "./board-moves";
 
 interface LineProps {
@@ -13,10 +12,10 @@ interface LineProps {
   readonly canMove: boolean;
   readonly isHeld: boolean;
   readonly onHold: () => void;
-  readonly onMove: (to: Moved) => void;
+  readonly onMove: (to: Side) => void;
 }
 
-const MOVES: Readonly<Record<string, Moved>> = { t: "take", l: "leave" };
+const MOVES: Readonly<Record<string, Side>> = { t: "take", l: "leave" };
 
 /** A thing on the board: what it weighs, why it stands here, and what moves it. */
 export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps) {
@@ -25,7 +24,7 @@ export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps
   const drag = useDraggable({ id, disabled: !canMove });
   const to = otherSide(line);
   /** The line goes elsewhere, and the focus on to the one after it. */
-  const moveAway = (where: Moved) => {
+  const moveAway = (where: Side) => {
     const beside = row.current?.nextElementSibling ?? row.current?.previousElementSibling;
     beside?.querySelector("button")?.focus();
     onMove(where);

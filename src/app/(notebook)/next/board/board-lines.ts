@@ -1,8 +1,11 @@
-import type { ItemId, Load, Moved, Stow } from "@/core/model";
+import type { ItemId, Load, Stow } from "@/core/model";
 import type { Column } from "@/core/plan/columns";
 import type { Plan } from "@/core/plan/plan";
 import { sayWhy } from "@/core/plan/words";
 import { countsAs } from "@/core/weighin/weigh-in";
+
+/** Where its owner puts a thing by hand. */
+export type Side = "take" | "leave";
 
 /** A thing on the board, as plain data. */
 export interface BoardLine {
@@ -38,5 +41,5 @@ export const boardLines = ({ lines, next }: Plan): BoardLine[] =>
 /** A move, or the owner's word taken back (null). */
 export interface Move {
   readonly id: ItemId;
-  readonly to: Moved | null;
+  readonly to: Side | null;
 }

@@ -1,24 +1,24 @@
-import type { Load, Moved } from "@/core/model";
+import type { Load } from "@/core/model";
 import type { Column } from "@/core/plan/columns";
-import type { BoardLine, Move } from "./board-lines";
+import type { BoardLine, Move, Side } from "./board-lines";
 
 export const goesAlong = ({ column }: BoardLine) => column === "take" || column === "not ready";
 
 /** Where its button puts it. */
-export const otherSide = ({ column }: BoardLine): Moved =>
+export const otherSide = ({ column }: BoardLine): Side =>
   column === "leave" || column === "take if" ? "take" : "leave";
 
-const isOn = (column: Column, side: Moved) =>
+const isOn = (column: Column, side: Side) =>
   column !== "take if" && (column === "leave") === (side === "leave");
 
 /** What putting a thing there says; null: it stands there. Where it stood by itself, it is the owner's word no longer. */
-export function moveTo(line: BoardLine, side: Moved): Move | null {
+export function moveTo(line: BoardLine, side: Side): Move | null {
   if (isOn(line.column, side)) return null;
   return { id: line.id, to: isOn(line.own, side) ? null : side };
 }
 
 /** Where a thing stands once its owner has moved it; what is to be done about it stays to be done. */
-function columnAfter({ own }: BoardLine, to: Moved | null): Column {
+function columnAfter({ own }: BoardLine, to: Side | null): Column {
   if (to === null) return own;
   return to === "take" && own === "not ready" ? "not ready" : to;
 }

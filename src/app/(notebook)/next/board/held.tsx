@@ -1,13 +1,12 @@
-import type { Moved } from "@/core/model";
 import { percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
-import type { BoardLine } from "./board-lines";
+import type { BoardLine, Side } from "./board-lines";
 import { otherSide } from "./board-moves";
 import { COLUMN_WORDS } from "./column-words";
 
 interface HeldProps {
   readonly lines: readonly BoardLine[];
   readonly units: Units;
-  readonly onMove: ((line: BoardLine, to: Moved) => void) | null;
+  readonly onMove: ((line: BoardLine, to: Side) => void) | null;
   readonly onLetGo: () => void;
 }
 

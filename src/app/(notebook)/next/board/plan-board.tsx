@@ -2,13 +2,13 @@
 
 import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useId, useOptimistic, useState } from "react";
-import type { ItemId, Load, Moved, TripId } from "@/core/model";
+import type { ItemId, Load, TripId } from "@/core/model";
 import { COLUMNS } from "@/core/plan/columns";
 import { count, type Units } from "@/core/units/speak";
 import { useDoing } from "@/ui/use-doing";
 import { move, packList } from "../actions";
 import { BoardColumn } from "./board-column";
-import type { BoardLine } from "./board-lines";
+import type { BoardLine, Side } from "./board-lines";
 import { goesAlong, moved, moveTo } from "./board-moves";
 import { BoardSums, type OnTop } from "./board-sums";
 import { Held } from "./held";
@@ -43,7 +43,7 @@ export function PlanBoard({ trip, lines, last, limit, supplies, listed, units }:
   const id = useId();
   const hold = (thing: ItemId) =>
     setHeld(held.includes(thing) ? held.filter((each) => each !== thing) : [...held.slice(-1), thing]);
-  const put = (line: BoardLine | undefined, side: Moved) => {
+  const put = (line: BoardLine | undefined, side: Side) => {
     const to = line && moveTo(line, side);
     if (!trip || !to) return;
     run(

@@ -4,6 +4,9 @@ import { ASKED } from "./like-fields";
 import { Strengths } from "./strengths";
 import type { PartOfTripForm } from "./when-fields";
 
+/** What a leg of its own offers: where food is bought, and what one sleeps in. */
+const OFFERED = ["shops", "beds"] as const;
+
 interface LegDetailsProps extends Omit<PartOfTripForm, "units"> {
   readonly n: number;
 }
@@ -18,7 +21,9 @@ export function LegDetails({ n, form, field }: LegDetailsProps) {
       open={open || Boolean(starts.error ?? ends.error)}
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
-      <summary className="py-1 text-sm">Days and weather of leg {n + 1}, where they differ</summary>
+      <summary className="py-1 text-sm">
+        Days, weather, shops and huts of leg {n + 1}, where they differ
+      </summary>
       <div className="grid max-w-md grid-cols-2 gap-3">
         <Field label="From" type="date" {...starts} />
         <Field label="To" type="date" {...ends} />
@@ -35,7 +40,19 @@ export function LegDetails({ n, form, field }: LegDetailsProps) {
             }
           />
         ))}
+        {OFFERED.map((offer) => (
+          <Strengths
+            key={offer}
+            what={offer}
+            group={`leg-${n}-${offer}`}
+            value={form.watch(`legs.${n}.offers.${offer}`)}
+            onChange={(strength) =>
+              form.setValue(`legs.${n}.offers.${offer}`, strength, { shouldDirty: true })
+            }
+          />
+        ))}
       </div>
+      <p className="hint">A shop is taken to stand at the leg&rsquo;s end: food is carried to there.</p>
     </details>
   );
 }

@@ -18,6 +18,8 @@ export interface LegValues {
   ends: string;
   /** Where it was other than on the whole trip. */
   conditions: Partial<Record<Trigger, Strength>>;
+  /** What it offered: a shop, a bed. */
+  offers: Partial<Record<Offer, Strength>>;
 }
 
 export interface TripValues {
@@ -67,17 +69,20 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
       dry: orNull(withUnit(typed.dry, units.distance)),
       resupply: parseNumber(typed.resupply),
     },
-    legs: typed.legs.map(({ leg, name, distance, ascent, terrain, nights, starts, ends, conditions }) => ({
-      id: leg,
-      conditions: told(conditions),
-      starts: orNull(starts),
-      ends: orNull(ends),
-      nights: typed.legs.length === 1 ? null : parseNumber(nights),
-      name,
-      terrain,
-      distance: withUnit(distance, units.distance),
-      ascent: orNull(withUnit(ascent, units.distance === "km" ? "m" : "ft")),
-    })),
+    legs: typed.legs.map(
+      ({ leg, name, distance, ascent, terrain, nights, starts, ends, conditions, offers }) => ({
+        id: leg,
+        conditions: told(conditions),
+        offers: told(offers),
+        starts: orNull(starts),
+        ends: orNull(ends),
+        nights: typed.legs.length === 1 ? null : parseNumber(nights),
+        name,
+        terrain,
+        distance: withUnit(distance, units.distance),
+        ascent: orNull(withUnit(ascent, units.distance === "km" ? "m" : "ft")),
+      }),
+    ),
     conditions: told(typed.conditions),
     counted: Object.fromEntries(
       Object.entries(typed.counted).flatMap(([trigger, days]) =>
@@ -111,6 +116,7 @@ export function blankLeg(legs: readonly LegValues[]): LegValues {
     starts: "",
     ends: "",
     conditions: {},
+    offers: {},
   };
 }
 
@@ -135,6 +141,7 @@ export function legsOf(parts: readonly Part[], units: Units): LegValues[] {
     // The night after a day's walk is that day's; the last has none.
     ends: (parts.length > 1 && on && (parts[n + 1]?.on ?? on)) || "",
     conditions: {},
+    offers: {},
   }));
 }
 

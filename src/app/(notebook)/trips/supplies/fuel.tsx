@@ -2,8 +2,15 @@ import Link from "next/link";
 import type { Book } from "@/core/ledger/book";
 import { LEAST_GAS_PER_LITRE, type RateOver } from "@/core/trade/supplies";
 import { parseNumber } from "@/core/units/quantity";
-import { count, grouped, listWords, sayMass, type Units } from "@/core/units/speak";
-import { cansFor, cansOf, isBelowPhysics, type Can, type SupplyUse } from "@/core/weighin/supplies";
+import { count, grouped, listWords, sayDay, sayMass, type Units } from "@/core/units/speak";
+import {
+  cansFor,
+  cansOf,
+  isBelowPhysics,
+  sinceWeighed,
+  type Can,
+  type SupplyUse,
+} from "@/core/weighin/supplies";
 import { Field } from "@/ui/form/field";
 import { itemPath } from "@/ui/paths";
 import { Section } from "@/ui/page/section";
@@ -36,6 +43,7 @@ export function Fuel({ book, uses, ahead, asked }: FuelProps) {
       ))}
       {perNight && perLitre && (
         <Cans
+          book={book}
           cans={cansOf(book.items)}
           need={perNight.enoughFor(ahead.margin) * ahead.nights}
           perNight={perNight.median}
@@ -49,6 +57,7 @@ export function Fuel({ book, uses, ahead, asked }: FuelProps) {
 }
 
 interface CansProps {
+  readonly book: Book;
   readonly cans: readonly Can[];
   /** Grams of gas that the trip ahead wants. */
   readonly need: number;
@@ -59,7 +68,7 @@ interface CansProps {
 }
 
 /** What is left in each canister, and which to take. */
-function Cans({ cans, need, perNight, perLitre, units }: CansProps) {
+function Cans({ book, cans, need, perNight, perLitre, units }: CansProps) {
   const mass = (grams: number) => sayMass(grams, units);
   return (
     <>
@@ -82,6 +91,7 @@ function Cans({ cans, need, perNight, perLitre, units }: CansProps) {
             <span className="num">
               {mass(can.left)} left: {count(Math.floor(can.left / perNight), "night")} or{" "}
               {grouped(can.left / perLitre, 1)} L boiled
+              <span className="block text-right font-sans text-sm text-muted">{sayWeighed(can, book)}</span>
             </span>
           </li>
         ))}
@@ -95,6 +105,17 @@ function Cans({ cans, need, perNight, perLitre, units }: CansProps) {
       )}
     </>
   );
+}
+
+/** When it was weighed, and what has been burnt of it since. */
+function sayWeighed(can: Can, book: Book): string {
+  const { nights, boiled } = sinceWeighed(can, book);
+  const out = [
+    ...(nights > 0 ? [count(nights, "night")] : []),
+    ...(boiled > 0 ? [`${grouped(boiled, 1)} L boiled`] : []),
+  ];
+  const when = can.weighed ? `weighed on ${sayDay(can.weighed)}` : "weighed on a day that nobody told";
+  return out.length ? `${when}; out for ${listWords(out)} since: weigh it again` : when;
 }
 
 const CAN = "flex flex-wrap justify-between gap-x-3 border-b border-rule py-1 text-[0.95rem]";

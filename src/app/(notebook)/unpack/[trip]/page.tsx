@@ -8,6 +8,8 @@ import { TripId, type Trip } from "@/core/model";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { tripPath } from "@/ui/paths";
 import { WorthAsking } from "../../verdicts/worth-asking";
+import { restOf, sayRest } from "@/core/plan/half-way";
+import { HalfWay } from "./half-way";
 import { FromTheTrail } from "./from-the-trail";
 import { LookBack } from "./look-back/look-back";
 import { Unpack } from "./pack/unpack";
@@ -17,9 +19,10 @@ export const metadata: Metadata = { title: "Unpack" };
 
 export default async function UnpackTripPage({ params }: { params: Promise<{ trip: string }> }) {
   const id = idIn(TripId, (await params).trip);
-  const { log, book } = await readBook();
+  const { log, book, kit } = await readBook();
   const trip = log.trips.find((each) => each.id === id);
   if (!trip) notFound();
+  const rest = restOf(trip, kit);
   const [first, ...others] = thingsOf(trip, book);
   if (!first) return <NothingPacked trip={trip} />;
   const things = [first, ...others] as const;
@@ -32,6 +35,16 @@ export default async function UnpackTripPage({ params }: { params: Promise<{ tri
         things={thingsToPick(trip, book)}
         units={book.settings.units}
       />
+      {trip.ends >= book.today && trip.starts <= book.today && (
+        <HalfWay
+          trip={trip.id}
+          on={trip.sofar?.on ?? book.today}
+          distance={trip.sofar?.distance.typed ?? ""}
+          days={{ first: trip.starts, last: trip.ends }}
+          rest={rest && sayRest(rest, book.settings.units)}
+          units={book.settings.units}
+        />
+      )}
       <Unpack key={trip.id} trip={{ id: trip.id, name: trip.name }} things={things} way={wayOf(trip, book)} />
       <div className="tabs:ml-[15rem]">{isUnpacked && <WorthAsking />}</div>
       <LookBack

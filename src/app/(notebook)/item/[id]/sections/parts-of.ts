@@ -8,7 +8,7 @@ export interface PartTold {
   readonly name: string;
   readonly says: string;
   /** What renewing it is logged as; null: nothing is known of its life. */
-  readonly renewal: string | null;
+  readonly renewal: { readonly what: "service" | "own service"; readonly service: string } | null;
   readonly isDue: boolean;
 }
 
@@ -21,7 +21,7 @@ export function partsOf({ case: { item, book } }: Advice): PartTold[] {
     const last = count ? count.last : part.renewed;
     return {
       name: part.name,
-      renewal: count?.what ?? null,
+      renewal: count ? { what: count.isOfKind ? "service" : "own service", service: count.what } : null,
       isDue: count !== undefined && count.since >= count.every,
       says: [
         last ? `new on ${sayDay(last)}` : "",

@@ -40,7 +40,7 @@ export function Parts({
                 className="btn"
                 disabled={busy}
                 onClick={() =>
-                  run(() => logEntry({ item, on: today, what: "own service", service: renewal }), {
+                  run(() => logEntry({ item, on: today, ...renewal }), {
                     says: () => `${name}: new from today`,
                     undo: (id) => takeEntryBack(id),
                   })

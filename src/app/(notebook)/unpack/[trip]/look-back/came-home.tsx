@@ -4,10 +4,11 @@ import { useState, type ChangeEvent } from "react";
 import type { Supply } from "@/core/model";
 import { SUPPLY_SORTS } from "@/core/model/lists";
 import { parseNumber } from "@/core/units/quantity";
+import { LEAST_GAS_PER_LITRE } from "@/core/trade/supplies";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
-import { BLANK_SUPPLY, readSupply, type TypedSupply, type WrongSupply } from "./supply-typed";
+import { BLANK_SUPPLY, gasBurnt, readSupply, type TypedSupply, type WrongSupply } from "./supply-typed";
 import { ToldList } from "./told-list";
 
 interface CameHomeProps {
@@ -30,7 +31,7 @@ export function CameHome({ supplies, boiled, names, units, onChange, onBoiled }:
         onRemove={(n) => void onChange(supplies.filter((_, index) => index !== n))}
       />
       <AddSupply names={names} units={units} onAdd={(supply) => void onChange([...supplies, supply])} />
-      <Boiled boiled={boiled} onBoiled={onBoiled} />
+      <Boiled boiled={boiled} burnt={gasBurnt(supplies)} onBoiled={onBoiled} />
     </fieldset>
   );
 }
@@ -101,14 +102,19 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
   );
 }
 
-function Boiled({ boiled, onBoiled }: Pick<CameHomeProps, "boiled" | "onBoiled">) {
+interface BoiledProps extends Pick<CameHomeProps, "boiled" | "onBoiled"> {
+  /** Grams of gas that were burnt; null where nobody told. */
+  readonly burnt: number | null;
+}
+
+function Boiled({ boiled, burnt, onBoiled }: BoiledProps) {
   const [wrong, setWrong] = useState<string>();
   return (
     <Field
       label="Water boiled, litres"
       defaultValue={boiled ?? ""}
       inputMode="decimal"
-      error={wrong}
+      error={wrong ?? tooMuchFor(burnt, boiled)}
       hint="where you kept count: gas is then reckoned by the litre"
       className="mt-3 w-64"
       onBlur={({ target }) => {
@@ -120,3 +126,9 @@ function Boiled({ boiled, onBoiled }: Pick<CameHomeProps, "boiled" | "onBoiled">
     />
   );
 }
+
+/** More was boiled than the gas that was told can have: one of the two readings is wrong. */
+const tooMuchFor = (burnt: number | null, boiled: number | null): string | undefined =>
+  burnt !== null && boiled !== null && boiled * LEAST_GAS_PER_LITRE > burnt
+    ? `${boiled} L want at least ${Math.ceil(boiled * LEAST_GAS_PER_LITRE)} g of gas, and ${Math.round(burnt)} g were burnt. Look at both readings.`
+    : undefined;

@@ -4,7 +4,7 @@ import { ArrowDownToLine } from "lucide-react";
 import { useState, type ClipboardEvent } from "react";
 import type { FeltNight, ItemId } from "@/core/model";
 import { FELTS, SPOILS } from "@/core/model/lists";
-import { sayDay, type Units } from "@/core/units/speak";
+import { sayDay, sayShortDay, type Units } from "@/core/units/speak";
 import { oneOf } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
 import { filledDown, pastedInto, readRows, rowsOf, withRow, type NightRow } from "./night-rows";
@@ -80,7 +80,7 @@ function GridRow({ row, units, wrong, onChange, onFill, onPaste }: GridRowProps)
   const error = `night-${row.on}-wrong`;
   return (
     <li className="grid grid-cols-[6.5rem_5.5rem_1fr_auto] items-center gap-x-2 border-b border-rule py-1 sm:grid-cols-[7rem_6rem_6rem_auto_10rem_auto]">
-      <span className="num text-sm">{day}</span>
+      <span className="text-sm">{sayShortDay(row.on)}</span>
       <input
         aria-label={`Coldest, night of ${day}, °${units.temperature}`}
         className="field"

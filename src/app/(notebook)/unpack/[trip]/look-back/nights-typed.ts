@@ -1,6 +1,6 @@
 import { BLANK_NIGHT } from "@/core/ledger/nights";
 import type { Felt, FeltNight, ItemId, Spoil } from "@/core/model";
-import { AIR } from "@/core/model/lists";
+import { AIR, WARMEST_LOW } from "@/core/model/lists";
 import { parseTemperature, type Parsed } from "@/core/units/quantity";
 import { count, sayTemperature, type Units } from "@/core/units/speak";
 
@@ -68,6 +68,3 @@ export function readLow(typed: string, units: Units): Parsed<FeltNight["low"]> {
     why: `No night’s coldest is ${sayTemperature(read.value, units)}. Is it in °F? Write “40 F”.`,
   };
 }
-
-/** No night out is warmer than this at its coldest, °C. Common practice, no source. */
-const WARMEST_LOW = 35;

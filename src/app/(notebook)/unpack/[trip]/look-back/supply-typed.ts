@@ -1,6 +1,7 @@
 import type { Supply } from "@/core/model";
 import { SUPPLY_SORTS } from "@/core/model/lists";
-import { inUnitOf, parseAmount, type Parsed } from "@/core/units/quantity";
+import { sortOf } from "@/core/trade/supplies";
+import { inBaseUnit, inUnitOf, parseAmount, type Parsed } from "@/core/units/quantity";
 
 /** One supply as it is typed: what it was, what went out, what came home. */
 export const BLANK_SUPPLY = { what: "", out: "", back: "", reserve: "", sort: "" };
@@ -51,4 +52,14 @@ function amountIn(
   const value = inUnitOf(read.value.value, read.value.unit || unit, unit);
   if (value === null) return { ok: false, why: `Say it in ${unit}, like what went out.` };
   return value > most ? { ok: false, why: tooMuch } : { ok: true, value };
+}
+
+/** Grams of gas that were burnt, by what went out and came home; null where nobody told of any. */
+export function gasBurnt(supplies: readonly Supply[]): number | null {
+  const gas = supplies.flatMap((supply) => {
+    if (sortOf(supply) !== "fuel") return [];
+    const burnt = inBaseUnit(supply.out - supply.back, supply.unit);
+    return burnt.unit === "g" ? [burnt.value] : [];
+  });
+  return gas.length ? gas.reduce((sum, each) => sum + each, 0) : null;
 }
