@@ -197,6 +197,10 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
     },
   ],
   "unpack#setWalked": ([a], log) => [log.trip(a)],
+  "unpack#setSoFar": ([a, b], log) => [
+    log.trip(a),
+    { on: `2026-0${1 + (b % 9)}-12`, distance: String(b % 90) },
+  ],
   "unpack#joinOnTheWay": ([a, b, c], log) => [
     log.trip(a),
     {
@@ -316,6 +320,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   "settings#endPairing": ([a]) => [`pairing ${a}`],
 
   "api/alive#GET": () => [{ at: "" }],
+  "api/follow#GET": () => [{ at: "" }],
   "api/argument#GET": ([a], log) => [{ at: `?item=${log.item(a)}&verb=keep&ground=x` }],
   "api/bench.ics#GET": () => [{ at: "" }],
   "api/cell#GET": ([a, b], log) => [{ at: `?item=${log.item(a)}&trip=${log.trip(b)}` }],
@@ -362,7 +367,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
         ? { ...of, out: true }
         : d % 5 === 3
           ? { ...of, use: "hardly" }
-          : { ...of, mark: markOf(dice, log, a) };
+          : { ...of, mark: markOf(dice, log, a), ...(d % 5 === 2 && { from: markOf(dice, log, b) }) };
     return [{ at: "", body: [change] }];
   },
   "api/pair#POST": ([a]) => [{ at: "", body: { secret: `word ${a}` } }],

@@ -172,6 +172,66 @@ test("on a phone, by thumb: buttons wide enough, a mark a tap, look back kept", 
     await page.close();
   }));
 
+test("a phone and a desk at one thing: each field as it was said last, on both without a reload, and the earlier by one press", () =>
+  withApp("demo", async (app) => {
+    const trip = "saltpan-again-2026-09-12";
+    const { page: desk } = await openPage(browser, `${app.url}/unpack/${trip}`);
+    const { page: phone } = await openPage(browser, `${app.url}/unpack/${trip}`, PHONE);
+    const mark = async () =>
+      (await exported(app)).trips
+        .find(({ id }) => id === trip)!
+        .marks.find(({ item }) => item === "rain-trousers")!;
+    const { item, legs, shared, ...from } = await mark();
+    expect([item, legs ?? null, shared ?? null]).toEqual(["rain-trousers", null, null]);
+    // The phone is out of reach as it marks; meanwhile the desk says what is wrong with it.
+    await phone.route("**/api/marks", (route) => route.abort());
+    const onPhone = phone.getByRole("group", { name: "Mark Rain trousers" });
+    await onPhone.getByText("hardly").tap();
+    await phone.getByText("1 mark waits in this browser").waitFor();
+    const said = { troubles: ["damaged"], note: "torn at the cuff" };
+    await desk.evaluate(
+      (body) => fetch("/api/marks", { method: "POST", body }),
+      JSON.stringify([{ trip, item, mark: { ...from, ...said }, from }]),
+    );
+    await phone.unroute("**/api/marks");
+    await expect.poll(mark).toMatchObject({ use: "hardly", ...said });
+    // The desk shows what the phone said, and the phone what the desk did, with nobody loading anything.
+    for (const page of [desk, phone]) {
+      const row = page.locator('li[aria-label="Rain trousers: damaged"]');
+      await row.getByText("damaged · torn at the cuff").waitFor();
+      await row.getByRole("button", { name: "hardly", pressed: true }).waitFor();
+    }
+    // The same thing said on both: the later stands, and one press on what the page says brings the earlier back.
+    const now = await mark();
+    await phone.route(
+      "**/api/marks",
+      async (route) => {
+        await desk.evaluate(
+          (body) => fetch("/api/marks", { method: "POST", body }),
+          JSON.stringify([
+            {
+              trip,
+              item,
+              mark: { ...now, item: undefined, use: "unused" },
+              from: { ...now, item: undefined },
+            },
+          ]),
+        );
+        await route.continue();
+      },
+      { times: 1 },
+    );
+    await phone.getByRole("group", { name: "Mark Rain trousers" }).getByText("used", { exact: true }).tap();
+    await phone
+      .getByText("Rain trousers: another screen had said “unused”. What you said now stands.")
+      .waitFor();
+    expect(await mark()).toMatchObject({ use: "used", ...said });
+    await phone.getByRole("button", { name: "Bring it back" }).tap();
+    await expect.poll(mark).toMatchObject({ use: "unused", ...said });
+    await desk.close();
+    await phone.close();
+  }));
+
 test("marks made while others are on their way go out together, in order, and one bad mark takes no other along", () =>
   withApp("demo", async (app) => {
     const trip = "saltpan-again-2026-09-12";
@@ -405,6 +465,25 @@ test("the nights and what came home are told at the end, refused where they can'
         return [felt?.length ?? 0, supplies?.length];
       })
       .toEqual([0, before]);
+    // A row a night: what can't be is told in its row, one line is said of all below it, and one was under a roof.
+    await page.getByText("Night by night").tap();
+    const low = page.getByLabel("Coldest, night of 11 July 2026, °C");
+    await low.fill("40");
+    await page.getByLabel("Felt, night of 11 July 2026").selectOption("cool");
+    await page.getByRole("button", { name: "Keep these nights" }).tap();
+    await page.getByText("No night’s coldest is 40 °C. Is it in °F? Write “40 F”.").waitFor();
+    await low.fill("-1");
+    await page.getByRole("button", { name: "Say the same of the nights after 11 July 2026" }).tap();
+    await page.getByRole("checkbox", { name: "Night of 12 July 2026: under a roof" }).check();
+    await page.getByRole("button", { name: "Keep these nights" }).tap();
+    await page.getByText("7 nights felt cool, down to −1 °C, in Quilt and Air pad").first().waitFor();
+    await expect
+      .poll(async () => (await kept()).felt)
+      .toMatchObject([
+        { on: "2026-07-11", low: -1, felt: "cool" },
+        { on: "2026-07-12", low: -1, felt: "cool", roof: true },
+        ...Array(6).fill({ low: -1, felt: "cool" }),
+      ]);
     await expectAccessible(page);
     expect(faults).toEqual([]);
     await page.goto(`${app.url}/trips/vask-shore-again-2026-04-25`);

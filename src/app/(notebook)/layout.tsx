@@ -3,6 +3,7 @@ import { CommandPalette } from "@/ui/palette/command-palette";
 import { KeptMarks } from "@/ui/marks/kept-marks";
 import { Notices } from "@/ui/notice/notices";
 import { Navigation } from "@/ui/navigation";
+import { FollowLog } from "@/ui/follow-log";
 import { OtherTabs } from "@/ui/other-tabs";
 import { Page } from "@/ui/page/page-head";
 import type { Item } from "@/core/model";
@@ -39,6 +40,7 @@ export default async function Notebook({ children }: { children: ReactNode }) {
       <Navigation verdicts={kit.pressing} unmarked={unmarked} />
       <CommandPalette items={items} trips={trips} />
       <OtherTabs />
+      <FollowLog />
       <KeptMarks items={items} />
       <Notices />
     </div>

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { groupBy } from "@/core/sums/group";
+import { mergedMark } from "@/core/model/merge-mark";
 import { markOf } from "@/core/model/plain-mark";
 import { Carry, ItemId, Mark, TripId, type Use } from "@/core/model";
 import { columnsOf } from "../columns";
@@ -114,7 +115,12 @@ export async function saveCarries(db: Db, trip: TripId, carries: readonly Carry[
 
 /** One change to what is known of a thing on a trip: its whole mark, its use alone, or that it did not go along. */
 export type CarryChange = { readonly trip: TripId; readonly item: ItemId } & (
-  { readonly mark: Mark | null } | { readonly use: Use } | { readonly out: true }
+  | {
+      readonly mark: Mark | null;
+      /** What the screen was shown that it changed; left out: nobody else speaks. */ readonly from?: Mark | null;
+    }
+  | { readonly use: Use }
+  | { readonly out: true }
 );
 
 /**
@@ -130,11 +136,15 @@ export async function changeCarry(db: Db, change: CarryChange): Promise<Carry | 
   const before = rows[0] ? toCarry(rows[0]) : null;
   if ("out" in change) await removeCarries(db, trip, [item]);
   else {
-    const mark =
-      "mark" in change ? change.mark : { ...(before?.mark ?? markOf(change.use)), use: change.use };
+    const mark = markAfter(before?.mark ?? null, change);
     await saveCarries(db, trip, [{ item, legs: before?.legs ?? null, shared: before?.shared ?? null, mark }]);
   }
   return before;
+}
+
+function markAfter(known: Mark | null, change: Exclude<CarryChange, { readonly out: true }>): Mark | null {
+  if ("use" in change) return { ...(known ?? markOf(change.use)), use: change.use };
+  return change.from === undefined ? change.mark : mergedMark(known, change.from, change.mark);
 }
 
 export async function removeCarries(db: Db, trip: TripId, items: readonly ItemId[]): Promise<void> {

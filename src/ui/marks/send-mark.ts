@@ -7,8 +7,11 @@ import { tellOtherTabs } from "../other-tabs";
  * said; or that it did not go along.
  */
 export type SentMark = { readonly trip: TripId; readonly item: ItemId } & (
-  { readonly mark: z.input<typeof Mark> | null } | { readonly use: Use } | { readonly out: true }
+  | { readonly mark: FileMark | null; /** What it was changed from, here. */ readonly from?: FileMark | null }
+  | { readonly use: Use }
+  | { readonly out: true }
 );
+type FileMark = z.input<typeof Mark>;
 
 /** A mark that the server will never take, and why, in a sentence. */
 export type RefusedMark = Pick<SentMark, "trip" | "item"> & { readonly why: string };
@@ -90,6 +93,8 @@ interface Sending {
 
 const queue: Sending[] = [];
 let isSending = false;
+/** Are marks of this page on their way? */
+export const marksAreGoingOut = (): boolean => isSending;
 /** Marks queued or on their way; `again`: they were kept waiting before. */
 let inHand: readonly { readonly sent: SentMark; readonly again: boolean }[] = [];
 
@@ -100,7 +105,10 @@ let inHand: readonly { readonly sent: SentMark; readonly again: boolean }[] = []
  *
  * @throws Error with a sentence for the owner, if the server refused it or could not be reached
  */
-export function sendMark(sent: SentMark, again = false): Promise<KnownBefore> {
+export function sendMark(mark: SentMark, again = false): Promise<KnownBefore> {
+  // What waits of the same thing never got there: it is from what it was changed from that this differs.
+  const parked = read<SentMark>(WAITING).find((other) => isSame(other, mark) && !isInHand(other));
+  const sent = again || !parked ? mark : changedSince(parked, mark);
   inHand = [...inHand, { sent, again }];
   write(WAITING, [...read<SentMark>(WAITING).filter((other) => !isSame(other, sent)), sent]);
   return new Promise((saved, refused) => {
@@ -108,6 +116,17 @@ export function sendMark(sent: SentMark, again = false): Promise<KnownBefore> {
     if (!isSending) void sendQueue();
   });
 }
+
+const isInHand = (mark: SentMark) => inHand.some(({ sent }) => isSame(sent, mark));
+
+/** Is something said of a thing on a trip here that the server does not have yet? */
+export const isUnsaved = (mark: Pick<SentMark, "trip" | "item">): boolean =>
+  inHand.some(({ sent }) => isSame(sent, mark)) ||
+  read<SentMark>(WAITING).some((other) => isSame(other, mark));
+
+/** A mark with what it was changed from, where one before it of the same thing was not saved. */
+const changedSince = (lost: SentMark, mark: SentMark): SentMark =>
+  "from" in lost && "from" in mark ? { ...mark, from: lost.from } : mark;
 
 async function sendQueue(): Promise<void> {
   isSending = true;
@@ -164,12 +183,14 @@ function settle(batch: readonly Sending[], answer: { before: KnownBefore[] } | R
       ...read<RefusedMark>(REFUSED),
       ...[...sent].map(({ trip, item }) => ({ trip, item, why: refusal.why })),
     ]);
-  if (refusal && !refusal.final) look();
-  else {
-    const done = new Set([...sent].map((mark) => JSON.stringify(mark)));
+  if (refusal && !refusal.final) {
+    for (const lost of sent) passOn(lost);
+    look();
+  } else {
+    const done = new Set([...sent].map(saysWhat));
     write(
       WAITING,
-      read<SentMark>(WAITING).filter((other) => !done.has(JSON.stringify(other))),
+      read<SentMark>(WAITING).filter((other) => !done.has(saysWhat(other))),
     );
   }
   if (!refusal) tellOtherTabs();
@@ -179,12 +200,25 @@ function settle(batch: readonly Sending[], answer: { before: KnownBefore[] } | R
   });
 }
 
+/** A mark by what it says, from wherever it was changed. */
+const saysWhat = (mark: SentMark) => JSON.stringify({ ...mark, from: undefined });
+
+/** The next of the same thing goes out from what the lost one was changed from. */
+function passOn(lost: SentMark): void {
+  const at = queue.findIndex(({ sent }) => isSame(sent, lost));
+  const next = queue[at];
+  if (!next) return;
+  const sent = changedSince(lost, next.sent);
+  inHand = inHand.map((mark) => (mark.sent === next.sent ? { ...mark, sent } : mark));
+  queue[at] = { ...next, sent };
+}
+
 /**
  * Sends what waits and is not on its way; returns how many marks were saved. What is refused for good is kept
  * apart, to be shown.
  */
 export async function sendWaiting(): Promise<number> {
-  const idle = keptMarks().waiting.filter((mark) => !inHand.some(({ sent }) => isSame(sent, mark)));
+  const idle = keptMarks().waiting.filter((mark) => !isInHand(mark));
   const sent = await Promise.allSettled(idle.map((mark) => sendMark(mark, true)));
   return sent.filter(({ status }) => status === "fulfilled").length;
 }

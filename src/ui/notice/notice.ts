@@ -3,6 +3,8 @@ export interface Notice {
   readonly text: string;
   readonly isError: boolean;
   readonly undo?: () => void;
+  /** What that press is called; left out: Undo. */
+  readonly undoes?: string;
 }
 
 /** Said before what shows it was there. */
@@ -17,7 +19,8 @@ function say(notice: Notice): void {
 }
 
 /** Says what was done, at the foot of the page for a while. */
-export const tell = (text: string, undo?: () => void): void => say({ text, isError: false, undo });
+export const tell = (text: string, undo?: () => void, undoes?: string): void =>
+  say({ text, isError: false, undo, undoes });
 
 /** Says what was not done, and why. */
 export const tellWrong = (text: string): void => say({ text, isError: true });

@@ -8,9 +8,9 @@ import { showNotices } from "./notice";
 export default function Toasts() {
   useEffect(
     () =>
-      showNotices(({ text, isError, undo }) => {
+      showNotices(({ text, isError, undo, undoes }) => {
         const say = isError ? toast.error : toast;
-        say(text, undo && { action: { label: "Undo", onClick: undo } });
+        say(text, undo && { action: { label: undoes ?? "Undo", onClick: undo } });
       }),
     [],
   );

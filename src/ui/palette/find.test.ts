@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { demoLog } from "../../../demo/log";
 import { wordsForKind } from "@/core/trade/words/names";
 import { findScore } from "./find";
-import { PAGES } from "./places";
+import { OF_A_THING, PAGES } from "./places";
 
 const demo = demoLog();
 // As the notebook hands them over: what is there before what is gone.
@@ -10,7 +10,11 @@ const items = demo.items.toSorted((a, b) => Number(b.state === "active") - Numbe
 const log = { ...demo, items };
 const GOALS = [
   ...PAGES,
-  ...log.items.map(({ id, name, kind }) => ({ name, words: wordsForKind(kind), href: `/item/${id}` })),
+  ...log.items.map(({ id, name, kind }) => ({
+    name,
+    words: `${wordsForKind(kind)} ${OF_A_THING}`,
+    href: `/item/${id}`,
+  })),
   ...log.trips.map(({ id, name, starts }) => ({
     name,
     words: `trip ${starts.slice(0, 4)}`,

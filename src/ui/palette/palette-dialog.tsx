@@ -4,7 +4,7 @@ import { Command } from "cmdk";
 import { useRouter } from "next/navigation";
 import { itemPath, tripPath } from "../paths";
 import { findScore } from "./find";
-import { PAGES, type Goal } from "./places";
+import { OF_A_THING, PAGES, type Goal } from "./places";
 
 interface Named {
   readonly id: string;
@@ -27,7 +27,11 @@ export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
     onOpen(false);
     router.push(href);
   };
-  const things = items.map(({ id, name, words }) => ({ name, words, href: itemPath(id) }));
+  const things = items.map(({ id, name, words }) => ({
+    name,
+    words: `${words} ${OF_A_THING}`,
+    href: itemPath(id),
+  }));
   const work = items.map(({ id, name }) => ({
     name: `Log work on ${name}`,
     words: "repair repaired mend mended wash washed service serviced done mark",

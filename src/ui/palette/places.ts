@@ -82,3 +82,6 @@ export const PAGES: readonly Goal[] = [
   ...PLACES.map(({ href, label }) => ({ name: label, href, words: TAB_WORDS[href] ?? "" })),
   ...BENEATH,
 ];
+
+/** What one asks of any thing, and its own page answers. */
+export const OF_A_THING = "wear worn far till until done lasts used washed weighs";

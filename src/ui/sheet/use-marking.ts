@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { tell } from "@/ui/notice/notice";
 import type { Use } from "@/core/model";
+import { markInFile, markOf } from "@/core/model/plain-mark";
 import { sendMark, type SentMark } from "../marks/send-mark";
 import type { StrokeCode } from "../stroke/stroke";
 import { useRefresh } from "../use-refresh";
@@ -70,7 +71,8 @@ export function useMarking(data: SheetData) {
         void sent.then((answer) => {
           if (!answer) return tell("That mark was not saved yet: there is nothing to take back.");
           const { before } = answer;
-          void send(cell, before ? { ...of, mark: before.mark ?? null } : { ...of, out: true }, was);
+          const from = { ...(before?.mark ?? markInFile(markOf(use))), use };
+          void send(cell, before ? { ...of, mark: before.mark ?? null, from } : { ...of, out: true }, was);
           tell(`${row.name}, ${trip.name}: taken back`);
         });
       });

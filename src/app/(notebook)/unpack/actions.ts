@@ -4,6 +4,7 @@ import { z } from "zod";
 import { walked } from "@/core/ledger/intended";
 import { wrongSoFar } from "@/core/ledger/check/trip-change";
 import { Day, TripId, type ItemId } from "@/core/model";
+import { Text } from "@/core/units/text";
 import { Distance } from "@/core/units/measures";
 import { withUnit } from "@/core/units/quantity";
 import { readSettings } from "@/data/records/settings";
@@ -23,7 +24,7 @@ export async function joinOnTheWay(trip: TripId, raw: z.input<typeof Joined>): P
   });
 }
 
-const Typed = z.object({ on: Day, distance: z.string().max(40) });
+const Typed = z.object({ on: Day, distance: Text.max(40) });
 
 /** Says how far a walk that goes on has come; a bare number is in the owner's unit. */
 export async function setSoFar(trip: TripId, raw: z.input<typeof Typed>): Promise<Answer> {

@@ -14,7 +14,7 @@ const of = { trip: TripId, item: ItemId };
 const Sent = z
   .array(
     z.union([
-      z.object({ ...of, mark: Mark.nullable() }),
+      z.object({ ...of, mark: Mark.nullable(), from: Mark.nullable().optional() }),
       z.object({ ...of, use: Mark.shape.use }),
       z.object({ ...of, out: z.literal(true) }),
     ]),
@@ -24,7 +24,8 @@ const Sent = z
 
 /**
  * Saves marks, or clears them, in the order given, all or none; the answer means that they are on disk, and
- * tells what was known of each before, null where it was not carried.
+ * tells what was known of each before, null where it was not carried. Where `from` tells what the screen was
+ * shown, only what it changed is: what another said meanwhile stays.
  */
 export async function POST(request: Request): Promise<Response> {
   const text = await request.text();

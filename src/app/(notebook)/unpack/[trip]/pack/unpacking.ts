@@ -7,6 +7,8 @@ import { nextUnmarked, pocketsOf, type Marks, type Thing } from "./pockets";
 export interface Change {
   readonly item: ItemId;
   readonly mark: Mark | null;
+  /** What was shown, that it was changed from. */
+  readonly from: Mark | null;
 }
 
 /** Where the debrief stands: plain data, whatever draws it. */
@@ -67,15 +69,24 @@ const impliedUse = (more: Partial<Mark>): Use | undefined => {
   return more.why ? "unused" : undefined;
 };
 
+/** Once the server has shown what it kept of them, marks made here stand no more over what it knows. */
+export const settled = (state: Unpacking, isPending: (item: ItemId) => boolean): Unpacking => {
+  const made = new Map([...state.made].filter(([item]) => isPending(item)));
+  return made.size === state.made.size ? state : { ...state, made };
+};
+
 const unchanged = (state: Unpacking): Acted => ({ state, changes: [] });
 
-const changed = (state: Unpacking, marks: Marks, changes: readonly Change[]): Acted => ({
-  state: {
-    ...withMade(state, changes),
-    before: [...state.before, changes.map(({ item }) => ({ item, mark: marks.get(item) ?? null }))],
-  },
-  changes,
-});
+const changed = (state: Unpacking, marks: Marks, made: readonly Omit<Change, "from">[]): Acted => {
+  const changes = made.map(({ item, mark }) => ({ item, mark, from: marks.get(item) ?? null }));
+  return {
+    state: {
+      ...withMade(state, changes),
+      before: [...state.before, changes.map(({ item, mark, from }) => ({ item, mark: from, from: mark }))],
+    },
+    changes,
+  };
+};
 
 const withMade = (state: Unpacking, changes: readonly Change[]): Unpacking => ({
   ...state,
