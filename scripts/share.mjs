@@ -24,6 +24,6 @@ export async function pairingWords({ NETTLE_SHARED_ON, NETTLE_PAIRING }, port) {
     "Nettle Tally is shared on this network. A browser is let in by this link, and by nothing else:",
     ...[first, ...others.slice(0, 2), "localhost"].map((name) => `  ${link(name)}`),
     await QRCode.toString(link(first), { type: "terminal", small: true }),
-    "What goes over the network is not encrypted: share it on a network that you trust.",
+    "The page that follows shows how to get the padlock. Until then what goes over the network is not encrypted: share it on a network that you trust.",
   ].join("\n");
 }

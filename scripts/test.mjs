@@ -8,7 +8,7 @@ import { postgresPrograms } from "./postgres-programs.mjs";
 import { checkNode, ensureBuild, ensurePackages, ROOT, run } from "./setup.mjs";
 
 /** A program of Debian's: there, or its package installed where we may, or one clear sentence. */
-async function ensureProgram({ isThere, name, debian, otherwise }) {
+async function ensureProgram({ isThere, name, debian, otherwise, isOptional = false }) {
   if (isThere()) return;
   const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
   if (may) {
@@ -18,7 +18,7 @@ async function ensureProgram({ isThere, name, debian, otherwise }) {
     if (isThere()) return;
   }
   console.error(otherwise);
-  process.exit(1);
+  if (!isOptional) process.exit(1);
 }
 
 const PROGRAMS = [
@@ -28,6 +28,14 @@ const PROGRAMS = [
     isThere: () => existsSync(process.env.CHROMIUM || "/usr/bin/chromium"),
     otherwise:
       "The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.",
+  },
+  {
+    name: "certutil",
+    debian: "libnss3-tools",
+    isOptional: true,
+    isThere: () => spawnSync("certutil", ["-H"]).error === undefined,
+    otherwise:
+      "Without certutil (on Debian, libnss3-tools) Chromium is told to trust the padlock by its key alone.",
   },
   {
     name: "PostgreSQL",

@@ -321,6 +321,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
 
   "api/alive#GET": () => [{ at: "" }],
   "api/follow#GET": () => [{ at: "" }],
+  "api/trust#GET": () => [{ at: "" }],
   "api/argument#GET": ([a], log) => [{ at: `?item=${log.item(a)}&verb=keep&ground=x` }],
   "api/bench.ics#GET": () => [{ at: "" }],
   "api/cell#GET": ([a, b], log) => [{ at: `?item=${log.item(a)}&trip=${log.trip(b)}` }],

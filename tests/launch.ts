@@ -47,9 +47,13 @@ export async function answers(url: string, child: ChildProcess, at = "/settings"
   }
 }
 
-/** @param more arguments of its command line */
-export const openBrowser = (more: readonly string[] = []): Promise<Browser> =>
+/**
+ * @param more arguments of its command line
+ * @param home where it looks for what its owner trusts; left out: in nobody's
+ */
+export const openBrowser = (more: readonly string[] = [], home?: string): Promise<Browser> =>
   chromium.launch({
+    ...(home && { env: { ...process.env, HOME: home } }),
     executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
     args: [
       "--no-sandbox",

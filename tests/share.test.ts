@@ -1,7 +1,9 @@
-import { spawn } from "node:child_process";
-import { mkdtemp } from "node:fs/promises";
+import { spawn, spawnSync } from "node:child_process";
+import { createHash, X509Certificate } from "node:crypto";
+import { mkdir, mkdtemp } from "node:fs/promises";
 import { request as plainRequest } from "node:http";
 import path from "node:path";
+import { connect } from "node:tls";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { openPage } from "./app";
@@ -23,6 +25,33 @@ const statusOf = (port: number, host: string) =>
       .on("error", reject)
       .end(),
   );
+
+/** A browser whose owner has told it to trust an authority; where certutil is not there, by the certificate's key alone. */
+async function phoneThatTrusts(authority: string, port: number): Promise<Browser> {
+  const home = await mkdtemp(path.join(inject("folder"), "phone-"));
+  const rules = `--host-resolver-rules=MAP den 127.0.0.1`;
+  const store = path.join(home, ".pki", "nssdb");
+  await mkdir(store, { recursive: true });
+  const certutil = (...args: string[]) =>
+    spawnSync("certutil", ["-d", `sql:${store}`, ...args], { input: authority });
+  if (certutil("-N", "--empty-password").error === undefined) {
+    const told = certutil("-A", "-t", "C,,", "-n", "Nettle Tally");
+    expect(String(told.stderr)).toBe("");
+    return openBrowser([rules], home);
+  }
+  const key = (await shownAt(port)).publicKey.export({ type: "spki", format: "der" });
+  const print = createHash("sha256").update(key).digest("base64");
+  return openBrowser([rules, `--ignore-certificate-errors-spki-list=${print}`]);
+}
+
+/** The certificate that a server shows. */
+const shownAt = (port: number) =>
+  new Promise<X509Certificate>((resolve, reject) => {
+    const line = connect({ port, host: "127.0.0.1", servername: "den", rejectUnauthorized: false }, () => {
+      resolve(new X509Certificate(line.getPeerCertificate().raw));
+      line.end();
+    }).on("error", reject);
+  });
 
 test("shared on the network: nobody reads or writes unpaired; paired by the link, ended in Settings", async () => {
   const folder = await mkdtemp(path.join(inject("folder"), "share-"));
@@ -71,9 +100,12 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
     // A phone has no padlock there, and what browsers keep for padlocked pages is missing: a line from the way is kept all the same.
     const phone = await openBrowser([`--host-resolver-rules=MAP den 127.0.0.1`]);
     const { page: trail, faults } = await openPage(phone, `http://den:${port}/#${secret}`);
-    await trail.getByRole("grid").waitFor();
+    await trail.getByRole("heading", { name: "The padlock", exact: true }).waitFor();
+    const authority = await (await fetch(`${url}/api/trust`, paired)).text();
+    await trail.getByText(new X509Certificate(authority).fingerprint256).waitFor();
     await trail.goto(`http://den:${port}/trail`);
     expect(await trail.evaluate(() => window.isSecureContext)).toBe(false);
+    await trail.getByText("Without the padlock this page opens only while the computer answers.").waitFor();
     await trail.getByLabel("What happened").fill("torch died, km 41");
     await trail.getByRole("button", { name: "Keep it" }).click();
     await expect
@@ -81,6 +113,32 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
       .toContain("torch died, km 41");
     expect(faults.filter((fault) => !/401/.test(fault))).toEqual([]);
     await phone.close();
+
+    // Behind the padlock, which this phone trusts, the page opens without a network, and a line is kept and sent.
+    const trusting = await phoneThatTrusts(authority, port);
+    const { page: far } = await openPage(trusting, `https://den:${port}/#${secret}`);
+    await far.getByRole("grid").waitFor();
+    await far.goto(`https://den:${port}/trail`);
+    expect(await far.evaluate(() => window.isSecureContext)).toBe(true);
+    await far.getByText("This page opens without a network.").waitFor();
+    await far.context().setOffline(true);
+    await far.reload();
+    await far.getByLabel("What happened").fill("poncho torn, km 52");
+    await far.getByRole("button", { name: "Keep it" }).click();
+    await far.getByText(/^1.line on this phone/).waitFor();
+    await far.context().setOffline(false);
+    await expect
+      .poll(async () => (await fetch(`${url}/api/log`, paired)).text())
+      .toContain("poncho torn, km 52");
+    await trusting.close();
+
+    // One that does not trust it is warned by its browser, and nothing of the log is shown.
+    const wary = await openBrowser([`--host-resolver-rules=MAP den 127.0.0.1`]);
+    const warned = await wary.newPage();
+    expect(await warned.goto(`https://den:${port}/`).catch((error: Error) => error.message)).toMatch(
+      /ERR_CERT_AUTHORITY_INVALID/,
+    );
+    await wary.close();
 
     // Five wrong tries, and nobody is let in for a minute.
     const tries = async (word: string) =>
@@ -91,7 +149,7 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
 
     // Ended in Settings, it is let in no more.
     await page.goto(`${url}/settings`, { waitUntil: "networkidle" });
-    await page.getByText(/^2.browsers paired:$/).waitFor();
+    await page.getByText(/^3.browsers paired:$/).waitFor();
     await page
       .getByRole("button", { name: /^End ?the pairing of Chromium on Linux/ })
       .first()

@@ -24,7 +24,8 @@ export const pairPage = (nonce: string) => `<!doctype html>
   const ask = async (secret) => {
     told.textContent = "";
     const answer = await fetch("/api/pair", { method: "POST", body: JSON.stringify({ secret }) }).catch(() => null);
-    if (answer && answer.ok) location.replace("/");
+    // Without a padlock nothing is kept for when there is no network: how to get one comes next.
+    if (answer && answer.ok) location.replace(window.isSecureContext ? "/" : "/trust");
     else told.textContent = answer ? (await answer.json()).why : "The server can’t be reached.";
   };
   form.addEventListener("submit", (event) => {

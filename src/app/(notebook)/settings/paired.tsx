@@ -21,7 +21,7 @@ export function Paired({
       <p className="mb-2 max-w-2xl">
         {sharing
           ? "It is shared: a phone that is paired reads and writes here, nobody else does. " +
-            "What goes over the network is not encrypted: share it on a network that you trust."
+            "What goes over the network is encrypted once the phone has the padlock; until then, share it on a network that you trust."
           : "It answers to this machine alone. " +
             "Started with --share it prints a link and a code for the phone on the floor."}
       </p>

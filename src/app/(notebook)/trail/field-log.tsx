@@ -9,7 +9,7 @@ import { PageForm } from "@/ui/form/page-form";
 import type { KeptLine } from "./field-store";
 import { Preview, Understood } from "./understood";
 import { useFieldLines } from "./use-field-lines";
-import { useOffline } from "./use-offline";
+import { useOffline, useStorage } from "./use-offline";
 
 export interface TrailTrip {
   readonly id: TripId;
@@ -34,6 +34,7 @@ export function FieldLog({ trips, today, units }: FieldLogProps) {
   const there = useMemo(() => new Set(trips.flatMap(({ lines }) => lines.map(({ id }) => id))), [trips]);
   const { kept, waiting, wrong, write } = useFieldLines(there);
   const offline = useOffline("/trail");
+  const storage = useStorage();
   return (
     <div className="max-w-2xl">
       <SelectField
@@ -50,9 +51,25 @@ export function FieldLog({ trips, today, units }: FieldLogProps) {
           ? `${count(waiting, "line")} on this phone, sent when the server answers.`
           : "Every line is saved."}{" "}
         {offline === "ready" && "This page opens without a network."}
+        {offline === "no" && <Without />}
+        {offline === "ready" &&
+          storage === "refused" &&
+          " The browser may throw away what it keeps when the phone is full: send the lines when you can."}
       </p>
       <Lines lines={linesOf(trip, kept)} things={trip.along} units={units} />
     </div>
+  );
+}
+
+/** What holds where there is no padlock, and where to get one. */
+function Without() {
+  return (
+    <>
+      Without the padlock this page opens only while the computer answers.{" "}
+      <a href="/trust" className="link">
+        Get the padlock
+      </a>
+    </>
   );
 }
 

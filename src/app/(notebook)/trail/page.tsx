@@ -34,7 +34,7 @@ export default async function TrailPage() {
   return (
     <>
       <PageHead title="Trail">
-        One line for what happened, as it comes. It is kept without a network.
+        One line for what happened, as it comes. It is kept on this phone until the computer has it.
       </PageHead>
       {!first ? (
         <Empty

@@ -38,3 +38,17 @@ export function useOffline(page: string): "ready" | "not yet" | "no" {
   }, [page]);
   return state;
 }
+
+/** Asks the browser to keep what is kept here, whatever else wants room; `refused` where it won't promise. */
+export function useStorage(): "kept" | "refused" | "not yet" {
+  const [state, setState] = useState<"kept" | "refused" | "not yet">("not yet");
+  useEffect(() => {
+    let gone = false;
+    const asked = navigator.storage?.persist?.() ?? Promise.resolve(false);
+    void asked.catch(() => false).then((isKept) => !gone && setState(isKept ? "kept" : "refused"));
+    return () => {
+      gone = true;
+    };
+  }, []);
+  return state;
+}
