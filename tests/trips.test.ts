@@ -187,6 +187,16 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x - bar.width * 0.1, box.y + 5, { steps: 5 });
+    // What is under the finger is what is set, to the kilometre, and it is shown while it moves.
+    const line = await end("Camera").evaluate((thumb) => {
+      const { x, width } = thumb.closest("span[data-orientation]")!.closest("div")!.getBoundingClientRect();
+      return { x, width };
+    });
+    const whole = before.legs.reduce((sum, { distance }) => sum + parseFloat(distance), 0);
+    const under = ((box.x - bar.width * 0.1 - line.x) / line.width) * whole;
+    const told = parseFloat((await end("Camera").getAttribute("aria-valuetext"))!);
+    expect(Math.abs(told - under)).toBeLessThanOrEqual(1);
+    await end("Camera").getByText(`${told}`, { exact: false }).waitFor();
     await page.mouse.up();
     await expect.poll(async () => (await legsOn("camera")).legs.length).toBe(before.legs.length + 1);
     const cut = await legsOn("camera");
@@ -196,6 +206,20 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     expect((await legsOn("down-jacket")).on?.legs).toHaveLength(3);
     await page.getByRole("button", { name: "Undo" }).first().click();
     await expect.poll(async () => (await legsOn("camera")).on?.legs).toBeUndefined();
+    // The cut that nobody uses any more is gone with it.
+    expect((await legsOn("camera")).legs).toHaveLength(before.legs.length);
+
+    // Typed, too: what can't be is told by the field, and changes nothing.
+    await page.getByRole("button", { name: "Camera: type where it was along" }).click();
+    const typed = page.getByLabel("Camera: along from – to, km");
+    await typed.fill("0–9000");
+    await page.getByRole("button", { name: "Set it" }).click();
+    await page.getByText(/^The way is .* long\.$/).waitFor();
+    await typed.fill("0–120");
+    await page.getByRole("button", { name: "Set it" }).click();
+    await page.getByText(/^Camera: 0.*km to 120.*km/).waitFor();
+    await page.getByRole("button", { name: "Undo" }).first().click();
+    await expect.poll(async () => (await legsOn("camera")).legs.length).toBe(before.legs.length);
 
     // Shared with a companion: half of its weight is on another back.
     await page.getByText("Shared with companions").click();

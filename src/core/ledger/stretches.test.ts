@@ -128,3 +128,36 @@ test("whatever the changes, the way keeps its length, its nights and its things,
       },
     ),
   ));
+
+describe("a cut that nobody uses any more", () => {
+  const log = walk({ id: "tent", name: "Tent", kind: "tent" }, { id: "saw", name: "Saw", kind: "other" });
+  const along = (trip: Trip, item: string, ...stretches: readonly [number, number][]) =>
+    carriedOnStretches(
+      trip,
+      item as ItemId,
+      stretches.map(([from, to]) => ({ from: from * KM, to: to * KM })),
+    );
+  const lengths = ({ legs }: Trip) => legs.map(({ distance }) => distance.m / KM);
+
+  test("is gone once its end is dragged back, with not a metre, a night or a metre of ascent lost", () => {
+    const cut = along(tripOf(log), "tent", [0, 100]);
+    expect(lengths(cut)).toEqual([60, 40, 80, 80, 100, 40]);
+    const back = along(cut, "tent", [0, 400]);
+    expect(lengths(back)).toEqual([60, 120, 80, 100, 40]);
+    expect(back.legs[1]).toMatchObject({ id: "b", nights: 6, terrain: "rock", ascent: { m: 4000 } });
+    expect(back.carries.every(({ legs }) => legs === null)).toBe(true);
+  });
+
+  test("stays as long as another thing comes or goes there, and the owner's own legs stay whatever comes", () => {
+    const both = along(along(tripOf(log), "tent", [0, 100]), "saw", [0, 100]);
+    const one = along(both, "tent", [0, 400]);
+    expect(lengths(one)).toEqual([60, 40, 80, 80, 100, 40]);
+    expect(lengths(along(one, "saw", [0, 60]))).toEqual([60, 120, 80, 100, 40]);
+  });
+
+  test("moved on, leaves no trail of legs behind it", () => {
+    let trip = tripOf(log);
+    for (let at = 70; at < 180; at += 10) trip = along(trip, "tent", [0, at]);
+    expect(lengths(trip)).toEqual([60, 110, 10, 80, 100, 40]);
+  });
+});

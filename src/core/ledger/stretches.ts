@@ -109,6 +109,52 @@ function partsOf(leg: Leg, id: LegId, metres: number): [Leg, Leg] {
   ];
 }
 
+const IN_METRES = /^\d+ m$/;
+const isAlike = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Two parts of one leg that was cut: alike in all but their length, which the cut has put in metres. */
+const isCut = (a: Leg, b: Leg): boolean =>
+  a.name === b.name &&
+  a.terrain === b.terrain &&
+  isAlike([a.conditions, a.offers], [b.conditions, b.offers]) &&
+  a.ends === b.starts &&
+  IN_METRES.test(a.distance.typed) &&
+  IN_METRES.test(b.distance.typed);
+
+/** The trip without the cuts that nobody's carriage asks for any more. */
+export function withoutIdleCuts<W extends Walk>(trip: W): W {
+  const n = trip.legs.findIndex((leg, at) => {
+    const next = trip.legs[at + 1];
+    return (
+      next !== undefined &&
+      isCut(leg, next) &&
+      trip.carries.every(({ legs }) => legs === null || legs.includes(leg.id) === legs.includes(next.id))
+    );
+  });
+  const [first, second] = [trip.legs[n], trip.legs[n + 1]];
+  if (!first || !second) return trip;
+  const sum = (a: Leg["ascent"], b: Leg["ascent"]) => a && b && { m: a.m + b.m, typed: `${a.m + b.m} m` };
+  const whole: Leg = {
+    ...first,
+    distance: sum(first.distance, second.distance) ?? first.distance,
+    ascent: sum(first.ascent, second.ascent),
+    nights: first.nights === null || second.nights === null ? null : first.nights + second.nights,
+    ends: second.ends,
+  };
+  return withoutIdleCuts({
+    ...trip,
+    legs: [...trip.legs.slice(0, n), whole, ...trip.legs.slice(n + 2)],
+    carries: trip.carries.map((carry) => ({
+      ...carry,
+      legs: carry.legs?.filter((id) => id !== second.id) ?? null,
+      mark:
+        carry.mark?.at?.leg === second.id
+          ? { ...carry.mark, at: { ...carry.mark.at, leg: first.id } }
+          : carry.mark,
+    })),
+  });
+}
+
 /**
  * The trip with a thing carried on just these stretches, its legs cut where one begins or ends. Not carried
  * at all where there are none.
@@ -124,11 +170,12 @@ export function carriedOnStretches<W extends Walk>(trip: W, item: ItemId, stretc
   });
   const legs = on.length === cut.legs.length ? null : on.map(({ id }) => id);
   const known = cut.carries.some((carry) => carry.item === item);
-  if (on.length === 0) return { ...cut, carries: cut.carries.filter((carry) => carry.item !== item) };
-  return {
+  if (on.length === 0)
+    return withoutIdleCuts({ ...cut, carries: cut.carries.filter((carry) => carry.item !== item) });
+  return withoutIdleCuts({
     ...cut,
     carries: known
       ? cut.carries.map((carry) => (carry.item === item ? { ...carry, legs } : carry))
       : [...cut.carries, { item, legs, shared: null, mark: null }],
-  };
+  });
 }

@@ -10,8 +10,7 @@ import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
-import { METRES_PER_MILE } from "../units/quantity";
-import { count, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import { count, metresIn, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
 
 /** What a service of the owner's own is counted by: "3 trips", "40 nights", "210 km". */
 export function sayServiceCount(counted: number, unit: ServiceUnit, units: Units): string {
@@ -42,8 +41,6 @@ export function sayWear(wear: number, unit: WearUnit, units: Units): string {
       return count(whole, "day");
   }
 }
-
-const metresIn = (units: Units) => (units.distance === "km" ? 1000 : METRES_PER_MILE);
 
 /** Wear as a bare number in the owner's unit, for charts and forms; and back. */
 export const wearNumber = (wear: number, unit: WearUnit, units: Units) =>

@@ -25,6 +25,9 @@ export function sayDistance(m: number, units: Units): string {
   return `${distanceNumber(m, units)}${THIN}${units.distance}`;
 }
 
+/** Metres in one of the owner's units of distance. */
+export const metresIn = ({ distance }: Units) => (distance === "km" ? 1000 : METRES_PER_MILE);
+
 /** As {@link sayDistance}, without the unit, for columns that name it once. */
 export function distanceNumber(m: number, units: Units): string {
   const value = units.distance === "km" ? m / 1000 : m / METRES_PER_MILE;

@@ -1,6 +1,7 @@
 import type { ItemId } from "@/core/model";
 import type { Stretch } from "@/core/ledger/stretches";
-import { sayDistance, type Units } from "@/core/units/speak";
+import { parseNumber, type Parsed } from "@/core/units/quantity";
+import { metresIn, sayDistance, type Units } from "@/core/units/speak";
 
 /** A leg as the picture has it, in metres from the start of the trip. */
 export interface LegSpan {
@@ -25,8 +26,8 @@ export interface Way {
   readonly whole: number;
 }
 
-/** Part of the way within which a dragged end falls to a leg's end. */
-const CATCH = 0.02;
+/** Part of the way within which a dragged end falls to a leg's end: about three pixels on a phone. */
+const CATCH = 0.008;
 /** Metres within which a typed or stepped one does. */
 const CATCH_M = 50;
 
@@ -47,6 +48,28 @@ export const stretchesAt = (handles: readonly number[]): Stretch[] =>
     const to = handles[n + 1];
     return n % 2 === 0 && to !== undefined ? [{ from, to }] : [];
   });
+
+/**
+ * Handles as a slider tells them while one is dragged, put where the finger is: it reads the finger over all of its width,
+ * of which the bars leave a margin free on either side.
+ *
+ * @param margin part of its width, 0 to 1, on each side
+ */
+export function underFinger(
+  handles: readonly number[],
+  told: readonly number[],
+  way: Way,
+  margin: number,
+): number[] {
+  const step = stepOf(way);
+  return told.map((metres, n) => {
+    if (metres === handles[n]) return metres;
+    const there = ((metres / way.whole - margin) / (1 - 2 * margin)) * way.whole;
+    const low = told[n - 1] ?? 0;
+    const high = told[n + 1] ?? way.whole;
+    return Math.min(high, Math.max(low, Math.round(there / step) * step));
+  });
+}
 
 /** What handles let go of come to: each caught by the leg's end beside it, and no stretch of nothing. */
 export function settled(handles: readonly number[], { ends, whole }: Way, byPointer: boolean): Stretch[] {
@@ -87,6 +110,36 @@ export function asideOf(handles: readonly number[], n: number, whole: number): n
   if (to >= whole) return isTo ? 0 : -100;
   if (from <= 0) return isTo ? 100 : 0;
   return isTo ? 50 : -50;
+}
+
+/** "0–60, 260–400": stretches as they are typed, in the owner's unit of distance. */
+export const stretchesText = (stretches: readonly Stretch[], units: Units): string =>
+  stretches.map(({ from, to }) => [from, to].map((metres) => kmText(metres, units)).join("–")).join(", ");
+
+const kmText = (metres: number, units: Units) => String(Math.round((metres / metresIn(units)) * 10) / 10);
+
+/** Typed stretches in metres; the end of the way may be left open ("260–"). None where nothing is typed. */
+export function readStretches(typed: string, { ends, whole }: Way, units: Units): Parsed<Stretch[]> {
+  const parts = typed.split(/[,;]/).filter((part) => part.trim() !== "");
+  const read = parts.map((part) => {
+    const ends_ = part.split(/\s*(?:–|-|\bto\b)\s*/i).map((text) => text.trim());
+    const [from, to = ""] = ends_;
+    const at = (text: string, blank: number) => {
+      const number = text === "" ? blank / metresIn(units) : parseNumber(text);
+      return number === null ? NaN : number * metresIn(units);
+    };
+    return { from: at(from ?? "", 0), to: at(to, whole), parts: ends_.length };
+  });
+  if (read.some(({ from, to, parts: n }) => n > 2 || !(from >= 0) || !(to >= 0)))
+    return { ok: false, why: "Write from where to where, like 0–60, 260–400." };
+  // The way's own end is written rounded.
+  const end = (metres: number) => (Math.abs(metres - whole) <= metresIn(units) / 20 ? whole : metres);
+  const handles = read.flatMap(({ from, to }) => [end(from), end(to)]);
+  if (handles.some((metres) => metres > whole))
+    return { ok: false, why: `The way is ${sayDistance(whole, units)} long.` };
+  if (handles.some((metres, n) => n > 0 && metres < (handles[n - 1] ?? 0)))
+    return { ok: false, why: "Each stretch begins where the one before has ended, or later." };
+  return { ok: true, value: settled(handles, { ends, whole }, false) };
 }
 
 export const isAllTheWay = (stretches: readonly Stretch[], whole: number): boolean =>

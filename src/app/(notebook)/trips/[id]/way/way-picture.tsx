@@ -45,7 +45,8 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
       </h2>
       <p className="hint mb-2">
         Drag an end of a bar, or use the arrow keys on it; Page Up and Page Down go from leg to leg. Two ends
-        brought together take the stretch away. A change in mid-leg begins a new leg there.
+        brought together take the stretch away. A change in mid-leg begins a new leg there; where nothing
+        changes any more, that cut is gone.
       </p>
       {shown.length > 0 && (
         <div
@@ -131,7 +132,7 @@ function useSaving(trip: TripId, whole: number, units: Units) {
 
 function LegNames({ legs, whole }: { legs: readonly LegSpan[]; whole: number }) {
   return (
-    <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_2.5rem]">
+    <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_5rem]">
       <span className="hidden sm:block" />
       <div className="relative h-7 border-b border-rule-strong" aria-hidden="true">
         {legs.map(({ id, name, from, to }, n) => (
@@ -140,13 +141,16 @@ function LegNames({ legs, whole }: { legs: readonly LegSpan[]; whole: number }) 
             className={`${LEG} ${n % 2 ? "bg-leaf-soft/50" : ""}`}
             style={{ left: `${(100 * from) / whole}%`, width: `${(100 * (to - from)) / whole}%` }}
           >
-            {name}
+            {to - from < NARROW * whole ? n + 1 : `${n + 1} ${name}`}
           </span>
         ))}
       </div>
     </div>
   );
 }
+
+/** Of the way: a leg narrower than this is told by its number alone. */
+const NARROW = 0.12;
 
 const LEG =
   "absolute inset-y-0 overflow-hidden border-l border-rule-strong pl-1 " +

@@ -4,17 +4,23 @@ import { Slider } from "radix-ui";
 import { memo, useMemo, useRef, useState, type CSSProperties, type KeyboardEvent } from "react";
 import type { Stretch } from "@/core/ledger/stretches";
 import { sayDistance, type Units } from "@/core/units/speak";
+import { Field } from "@/ui/form/field";
+import { PageForm } from "@/ui/form/page-form";
 import {
   asideOf,
   carriedAgain,
   handlesOf,
+  readStretches,
   sayStretches,
   settled,
   stepOf,
   stretchesAt,
+  stretchesText,
   toLegEnd,
+  underFinger,
   wayOf,
   type LegSpan,
+  type Way,
   type WayRow,
 } from "./stretch-moves";
 
@@ -32,7 +38,9 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
   const given = useMemo(() => handlesOf(row.stretches), [row.stretches]);
   const way = useMemo(() => wayOf(legs), [legs]);
   const [handles, setHandles] = useState<readonly number[]>(given);
+  const [typing, setTyping] = useState(false);
   const byPointer = useRef(false);
+  const margin = useRef(0);
   const commit = async (moved: readonly number[]) => {
     const stretches = settled(moved, way, byPointer.current);
     setHandles(handlesOf(stretches));
@@ -72,41 +80,122 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
             max={way.whole}
             step={stepOf(way)}
             value={[...handles]}
-            onPointerDown={() => {
+            onPointerDown={(event) => {
               byPointer.current = true;
+              margin.current = marginOf(event.currentTarget);
             }}
-            onValueChange={setHandles}
-            onValueCommit={(moved) => void commit(moved)}
+            onValueChange={(moved) =>
+              setHandles(byPointer.current ? underFinger(handles, moved, way, margin.current) : moved)
+            }
+            onValueCommit={(moved) => void commit(byPointer.current ? handles : moved)}
           >
             <Slider.Track className="h-full grow" />
             {handles.map((metres, n) => (
               <Slider.Thumb
                 key={n}
-                className="grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
+                className="group relative grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
                 style={asideStyle(asideOf(handles, n, way.whole))}
                 aria-label={`${row.name}, ${n % 2 ? "to" : "from"}`}
                 aria-valuetext={sayDistance(metres, units)}
                 onKeyDown={(event) => onKeyDown(event, n)}
               >
-                <span className={GRIP} />
+                <span className={HANDLE} />
+                <span className={NUMBER} aria-hidden="true">
+                  {sayDistance(metres, units)}
+                </span>
               </Slider.Thumb>
             ))}
           </Slider.Root>
         )}
         {row.place && <Happened place={row.place} whole={way.whole} />}
       </div>
-      <button type="button" className="btn btn-plain !px-1" title="Carried again from here" onClick={again}>
-        +<span className="sr-only"> {row.name}: carried again</span>
-      </button>
+      <span className="flex">
+        <button
+          type="button"
+          className="btn btn-plain !px-1 pointer-coarse:min-w-11"
+          aria-expanded={typing}
+          title={`Type it in ${units.distance}`}
+          onClick={() => setTyping(!typing)}
+        >
+          {units.distance}
+          <span className="sr-only"> {row.name}: type where it was along</span>
+        </button>
+        <button
+          type="button"
+          className="btn btn-plain !px-1 pointer-coarse:min-w-11"
+          title="Carried again from here"
+          onClick={again}
+        >
+          +<span className="sr-only"> {row.name}: carried again</span>
+        </button>
+      </span>
+      {typing && (
+        <TypeStretches
+          name={row.name}
+          stretches={stretches}
+          way={way}
+          units={units}
+          onTyped={(read) => {
+            setTyping(false);
+            setHandles(handlesOf(read));
+            void commit(handlesOf(read));
+          }}
+        />
+      )}
     </div>
   );
 });
 
-const ROW = "grid grid-cols-[1fr_auto] items-center border-b border-rule sm:grid-cols-[11rem_1fr_2.5rem]";
+interface TypeStretchesProps {
+  readonly name: string;
+  readonly stretches: readonly Stretch[];
+  readonly way: Way;
+  readonly units: Units;
+  readonly onTyped: (stretches: readonly Stretch[]) => void;
+}
+
+/** Where a thing was along, typed: "0–60, 260–400". */
+function TypeStretches({ name, stretches, way, units, onTyped }: TypeStretchesProps) {
+  const [typed, setTyped] = useState(stretchesText(stretches, units));
+  const [wrong, setWrong] = useState<string>();
+  const send = () => {
+    const read = readStretches(typed, way, units);
+    setWrong(read.ok ? undefined : read.why);
+    if (read.ok) onTyped(read.value);
+  };
+  return (
+    <PageForm className="order-last col-span-full flex flex-wrap items-start gap-2 pb-2" onSend={send}>
+      <Field
+        label={`${name}: along from – to, ${units.distance}`}
+        className="w-64"
+        inputMode="text"
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+        error={wrong}
+        placeholder="0–60, 260–400"
+      />
+      <button className="btn mt-6 !min-h-10 pointer-coarse:!min-h-11">Set it</button>
+    </PageForm>
+  );
+}
+
+const ROW = "grid grid-cols-[1fr_auto] items-center border-b border-rule sm:grid-cols-[11rem_1fr_5rem]";
 const LINE =
   "relative order-last col-span-2 h-9 bg-(image:--legs) pointer-coarse:h-12 sm:order-none sm:col-span-1";
+// As much wider than the bars as half a handle, which the slider keeps inside of itself.
 const SLIDER = "absolute -inset-x-3 inset-y-0 flex touch-pan-y items-center pointer-coarse:-inset-x-5.5";
-const GRIP = "block h-6 w-2.5 border-2 border-paper bg-leaf pointer-coarse:h-9 pointer-coarse:w-4";
+const HANDLE =
+  "pointer-events-none block h-6 w-2.5 border-2 border-paper bg-leaf pointer-coarse:h-9 pointer-coarse:w-4";
+const NUMBER =
+  "pointer-events-none absolute -top-6 left-1/2 z-10 hidden -translate-x-1/2 bg-ink px-1.5 text-sm " +
+  "whitespace-nowrap text-paper group-focus:block group-active:block";
+
+/** Part of the slider's width, 0 to 1, that lies beyond the bars on each side. */
+function marginOf(slider: HTMLElement): number {
+  const bars = slider.parentElement?.clientWidth ?? 0;
+  const all = slider.clientWidth;
+  return all > 0 ? (all - bars) / 2 / all : 0;
+}
 
 function asideStyle(by: number | null): CSSProperties | undefined {
   if (by === null) return undefined;
