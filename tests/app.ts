@@ -23,6 +23,9 @@ export async function startApp(from: Log | { readonly folder: string }): Promise
     typeof from === "object" ? from.folder : await mkdtemp(path.join(inject("folder"), `${from}-`));
   const port = await freePort();
   const child = launch(folder, port, typeof from === "object" ? undefined : inject(`${from}Snapshot`));
+  // A full pipe would hold it up.
+  child.stdout?.resume();
+  child.stderr?.resume();
   const ended = new Promise<number | null>((resolve) => child.on("exit", (code) => resolve(code)));
   const url = `http://127.0.0.1:${port}`;
   await answers(url, child);

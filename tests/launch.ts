@@ -33,6 +33,13 @@ export function launch(
   });
 }
 
+/** Asks a server to end, and waits until it has. */
+export const end = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) return resolve();
+    child.on("exit", () => resolve()).kill();
+  });
+
 /** Waits until the app answers: with a page, or, where it is shared and nobody is paired, with 401. */
 export async function answers(url: string, child: ChildProcess, at = "/settings"): Promise<void> {
   const deadline = Date.now() + 60_000;

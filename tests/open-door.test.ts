@@ -3,7 +3,7 @@ import { Agent, request } from "node:http";
 import path from "node:path";
 import { expect, inject, test } from "vitest";
 import { seeded } from "./seeded";
-import { answers, freePort, launch } from "./launch";
+import { answers, end, freePort, launch } from "./launch";
 
 // Whatever address a stranger asks for, and however: nothing of the log, and the policy on each answer.
 
@@ -191,8 +191,7 @@ test("a stranger is told nothing, at any address and in any way: unpaired, and b
         200,
       );
   } finally {
-    alone.child.kill();
-    shared.child.kill();
+    await Promise.all([alone.child, shared.child].map(end));
   }
 });
 
@@ -251,6 +250,6 @@ test("a body is cut off at its limit, however it is sent; a stranger’s is not 
     });
     expect((await fetch(`${url}/api/alive`, { headers: { cookie } })).status).toBe(204);
   } finally {
-    child.kill();
+    await end(child);
   }
 });

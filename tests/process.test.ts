@@ -69,6 +69,22 @@ test("stopped by a signal it closes cleanly, and the next start has it all", asy
   expect(await again.stop("SIGINT")).toBe(0);
 });
 
+test("with its terminal gone it goes on: what it would say goes nowhere, and nothing spins", async () => {
+  const app = await startApp("demo");
+  app.process.stdout?.destroy();
+  app.process.stderr?.destroy();
+  // The framework says of each of these that it knows no such action.
+  for (let n = 0; n < 3; n++)
+    await fetch(`${app.url}/shelf`, {
+      method: "POST",
+      headers: { "next-action": "0".repeat(42) },
+      body: "[]",
+    });
+  const alive = await fetch(`${app.url}/api/alive`, { signal: AbortSignal.timeout(20_000) });
+  expect(alive.status).toBe(204);
+  expect(await app.stop()).toBe(0);
+});
+
 test("data of a later version is refused with a sentence", async () => {
   const folder = await mkdtemp(path.join(inject("folder"), "later-"));
   const store = await openStore({ folder, snapshot: inject("emptySnapshot") });

@@ -4,7 +4,7 @@ import path from "node:path";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { demoLog } from "../demo/log";
 import { writeLogFile } from "@/formats/log-file";
-import { answers, freePort, launch } from "./launch";
+import { answers, end, freePort, launch } from "./launch";
 import { startPostgres, type Postgres } from "./postgres";
 
 /** The same app on a PostgreSQL server, which several processes of it may use at once. */
@@ -15,7 +15,7 @@ beforeAll(async () => {
   server = await startPostgres();
 });
 afterAll(async () => {
-  for (const child of running) child.kill();
+  await Promise.all(running.map(end));
   await server.kill();
 });
 

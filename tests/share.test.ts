@@ -7,7 +7,7 @@ import { connect } from "node:tls";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { openPage } from "./app";
-import { answers, freePort, launch, openBrowser } from "./launch";
+import { answers, end, freePort, launch, openBrowser } from "./launch";
 
 let browser: Browser;
 beforeAll(async () => {
@@ -165,7 +165,7 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
     await page.getByText("This browser is not paired.").waitFor();
     await page.close();
   } finally {
-    child.kill();
+    await end(child);
   }
 });
 

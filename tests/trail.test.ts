@@ -53,6 +53,33 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await page.getByText("ferry only on Tuesdays").waitFor();
     await page.getByText("2 lines on this phone").waitFor();
     expect(await linesOf(app)).toEqual(["torch died, km 41"]);
+    // What one looks up on the way is there too: the legs in numbers, and the pack, ticked at a stop and kept on the phone.
+    await page.getByText("The way in numbers").tap();
+    await page
+      .getByText(/^\d+.km · /)
+      .first()
+      .waitFor();
+    await page.getByText(/^In the pack: have I got it\? 0 of/).tap();
+    await page.getByRole("checkbox", { name: /^Quilt/ }).check();
+    await page.getByText(/^In the pack: have I got it\? 1 of/).waitFor();
+    await page.reload({ waitUntil: "load" });
+    await page.getByText(/^In the pack: have I got it\? 1 of/).waitFor();
+    // All that the page keeps for itself is small.
+    const kept = await page.evaluate(async () => {
+      const caches_ = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
+      const answers = (
+        await Promise.all(
+          caches_.map(async (cache) => Promise.all((await cache.keys()).map((key) => cache.match(key)))),
+        )
+      ).flat();
+      const packed = async (answer: Response | undefined) => {
+        const stream = answer?.body?.pipeThrough(new CompressionStream("gzip"));
+        return stream ? (await new Response(stream).arrayBuffer()).byteLength : 0;
+      };
+      return (await Promise.all(answers.map(packed))).reduce((sum, bytes) => sum + bytes, 0);
+    });
+    console.log(`the trail page keeps ${Math.round(kept / 1024)} KB, packed`);
+    expect(kept).toBeLessThan(400 * 1024);
 
     await context.unroute("**/api/lines");
     await context.setOffline(false);

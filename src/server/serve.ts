@@ -21,6 +21,10 @@ const dev = process.env.NODE_ENV === "development";
  */
 const LINGER_MS = 2000;
 
+// Whoever started it may be gone, and what it says goes nowhere: that is no fault. Unheard, it would be told of by the
+// framework, which fails in the same way, and so on without end.
+for (const out of [process.stdout, process.stderr]) out.on("error", () => undefined);
+
 // Shared, it has a padlock: what a phone keeps for when there is no network, browsers keep behind one alone.
 const shared = (process.env.NETTLE_SHARED_ON ?? "").split(" ").filter(Boolean);
 const padlock = shared.length > 0 ? await padlockFor(shared, dataFolder()) : null;

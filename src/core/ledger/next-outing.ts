@@ -72,7 +72,11 @@ export function asPlanned(trip: Trip): NextOuting {
   };
 }
 
+/** A first outing: out for a night. Common practice, no source. */
+const FIRST = { metres: 25_000, nights: 1, days: 2 };
+
 function usual(lately: readonly Outing[]): NextOuting {
+  if (lately.length === 0) return { ...nextLike(FIRST), name: null };
   const metres = Math.min(USUAL_METRES, medianOf(lately.map((outing) => outing.metres)));
   const nights = Math.min(USUAL_NIGHTS, medianOf(lately.map((outing) => outing.nights)));
   const days = Math.min(USUAL_NIGHTS + 1, medianOf(lately.map((outing) => outing.days)));

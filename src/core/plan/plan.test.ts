@@ -443,3 +443,38 @@ describe("what counts short, is lent, or has been replaced", () => {
     expect(columns(beside).old).toBe("take");
   });
 });
+
+describe("before anything ever went", () => {
+  const first = (trip: object | null) => {
+    const log = logOf({ items: ITEMS.filter(({ state }) => state === undefined), trips: trip ? [trip] : [] });
+    return planFor(openBook(log, TODAY), log.trips[0] ?? null);
+  };
+  const on = (column: string, plan: ReturnType<typeof planFor>) =>
+    plan.lines.filter((line) => line.column === column).map(({ item }) => item.id as string);
+
+  // Of two pairs of shoes the lighter, of two beds the one for the low; what only bugs ask for, if they are expected.
+  test("what one needs goes: one of each sort, the lighter, and not two things out of twelve", () => {
+    const plan = first(null);
+    expect(on("take", plan)).toEqual(
+      expect.arrayContaining(["pack", "tent", "quilt", "kit", "filter", "stove", "gas", "shoes", "new"]),
+    );
+    expect(on("leave", plan)).toEqual(expect.arrayContaining(["boots", "bag"]));
+    expect(on("take if", plan)).toContain("net");
+    expect(plan.load.base).toBeGreaterThan(2500);
+    expect(plan.next.nights).toBe(1);
+  });
+
+  test("of a trip that is planned: its weather, its low", () => {
+    const plan = first({
+      name: "Ahead",
+      planned: true,
+      starts: "2027-01-10",
+      ends: "2027-01-13",
+      distance: "50 km",
+      conditions: { bugs: "strong" },
+      foreseen: { low: -10 },
+    });
+    expect(on("take", plan)).toEqual(expect.arrayContaining(["net", "bag", "tent"]));
+    expect(on("leave", plan)).toContain("quilt");
+  });
+});

@@ -3,6 +3,7 @@ import { expectedWorth } from "../decide/worth";
 import { essentialJobs } from "../decide/law";
 import type { Book } from "../ledger/book";
 import { asPlanned, type NextOuting } from "../ledger/next-outing";
+import { isOfWeather, rivalAtFirst } from "./first-list";
 import type { ItemId, Job, Load, Moved, Trigger, Trip } from "../model";
 import type { Addition } from "../advice/add";
 import { lastUse, leavesForGood, type Advice, type Verdict } from "../advice/advise";
@@ -235,8 +236,17 @@ function placeOf(advice: Advice, { ahead, beds, fuel, things }: Around): PlanLin
       : put("leave", { is: "for other nights", other: bed });
   if (item.kind === "fuel" && ahead.next.nights > 0)
     return fuel.has(item.id) ? go({ is: "earns its place" }) : put("leave", { is: "at home" });
-  if (one.standing === "at home")
-    return wantedAfterAll(one, ahead) ? go({ is: "wanted" }) : put("leave", { is: "at home" });
+  if (one.standing === "at home") {
+    if (wantedAfterAll(one, ahead)) return go({ is: "wanted" });
+    if (ahead.outings.length > 0 || item.load === "hobby") return put("leave", { is: "at home" });
+    // Nothing has ever gone: what one needs goes, and not what went the last time.
+    const other = rivalAtFirst(advice, things);
+    if (other) return put("leave", { is: "another goes", other });
+    if (!isOfWeather(item) || call.is === "called") return go(whyTaken(advice));
+    return call.is === "unknown"
+      ? put("take if", { is: "might be called", triggers: call.triggers })
+      : put("leave", { is: "not called", triggers: call.triggers });
+  }
   if (leavesForGood(advice)) return put("leave", { is: "verdict", verdict: leaves! });
   const rival = rivalOf(advice, things);
   if (rival) return put("leave", { is: "another goes", other: rival });

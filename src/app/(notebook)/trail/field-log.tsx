@@ -6,6 +6,8 @@ import type { Line, TripId } from "@/core/model";
 import { count, sayDay, sayDays, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
+import type { CarriedIn, LegAhead } from "./carried-of";
+import { InThePack } from "./in-the-pack";
 import type { KeptLine } from "./field-store";
 import { Preview, Understood } from "./understood";
 import { useFieldLines } from "./use-field-lines";
@@ -19,6 +21,8 @@ export interface TrailTrip {
   readonly lines: readonly Line[];
   /** What was along, then what else there is. */
   readonly along: readonly Named[];
+  readonly pockets: readonly CarriedIn[];
+  readonly legs: readonly LegAhead[];
 }
 
 interface FieldLogProps {
@@ -57,6 +61,7 @@ export function FieldLog({ trips, today, units }: FieldLogProps) {
           " The browser may throw away what it keeps when the phone is full: send the lines when you can."}
       </p>
       <Lines lines={linesOf(trip, kept)} things={trip.along} units={units} />
+      <InThePack trip={trip.id} pockets={trip.pockets} legs={trip.legs} />
     </div>
   );
 }

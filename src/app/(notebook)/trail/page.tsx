@@ -3,6 +3,7 @@ import Link from "next/link";
 import { namedOf } from "@/core/hear/hear";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
+import { carriedOf, legsAhead } from "./carried-of";
 import { FieldLog, type TrailTrip } from "./field-log";
 
 export const metadata: Metadata = { title: "Trail", manifest: "/manifest.webmanifest" };
@@ -11,7 +12,7 @@ export const metadata: Metadata = { title: "Trail", manifest: "/manifest.webmani
 const OFFERED = 6;
 
 export default async function TrailPage() {
-  const { log, book } = await readBook();
+  const { log, book, kit } = await readBook();
   const [first, ...others] = log.trips
     .toSorted((a, b) => (a.starts < b.starts ? 1 : -1))
     .slice(0, OFFERED)
@@ -23,6 +24,8 @@ export default async function TrailPage() {
         starts: trip.starts,
         ends: trip.ends,
         lines: trip.lines,
+        pockets: carriedOf(trip, kit),
+        legs: legsAhead(trip, kit),
         along: [
           ...book.items.filter(({ id }) => along.has(id)).map((item) => namedOf(item, true)),
           ...book.items

@@ -5,7 +5,7 @@ import { isTyping } from "@/ui/is-typing";
 import { Amounts } from "./amounts";
 import { ANSWER, Answers, ANSWERS, ASKED, GIVEN, OPEN, QUESTION } from "./answers";
 import { NoteField } from "./note-field";
-import { questionsOf, type Panel, type Said } from "./panel-questions";
+import { fittingQuestions, questionsOf, type Panel, type Said } from "./panel-questions";
 import type { Thing } from "../pack/pockets";
 import { WhereItWas, type Way } from "./where-it-was";
 
@@ -20,7 +20,11 @@ interface MarkPanelProps {
 
 /** What more there is to say of one thing. Digits answer the question in hand, Tab or → leaves it; Escape closes. */
 export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanelProps) {
-  const questions = questionsOf(panel, thing);
+  const [asked, setAsked] = useState<"what fits" | "how it left" | "all">("what fits");
+  const isShort = panel === "more" && asked !== "all";
+  const questions = isShort
+    ? fittingQuestions(thing, mark, asked === "how it left" || Boolean(mark.exit))
+    : questionsOf(panel, thing);
   const [at, setAt] = useState(0);
   const note = useRef<HTMLTextAreaElement>(null);
   const amounts = useRef<HTMLDivElement>(null);
@@ -28,7 +32,7 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
     if (panel === "note") note.current?.focus();
     if (panel === "amount") amounts.current?.querySelector("input")?.focus();
   }, [panel]);
-  const hasPlace = panel === "more" && (mark.exit ?? mark.troubles?.length);
+  const hasPlace = panel === "more" && (mark.exit ?? mark.troubles?.includes("failed") ?? false);
   const goOn = (from: number) => {
     if (from + 1 < questions.length) setAt(from + 1);
     else if (panel !== "more") onClose();
@@ -67,8 +71,8 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
           }}
         />
       ))}
-      {panel === "more" && <Condition mark={mark} onSay={onSay} />}
-      {(panel === "more" || panel === "amount") && (
+      {panel === "more" && !isShort && <Condition mark={mark} onSay={onSay} />}
+      {((panel === "more" && !isShort) || panel === "amount") && (
         <div ref={amounts}>
           <Amounts thing={thing} mark={mark} onSay={onSay} />
         </div>
@@ -79,9 +83,23 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
       {(panel === "note" || panel === "more" || panel === "trouble") && (
         <NoteField ref={note} mark={mark} onSay={onSay} onClose={onClose} />
       )}
-      <button type="button" className="btn btn-plain" onClick={onClose}>
-        Done
-      </button>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-plain" onClick={onClose}>
+          Done
+        </button>
+        {isShort && (
+          <>
+            {asked !== "how it left" && !mark.exit && (
+              <button type="button" className="btn btn-plain" onClick={() => setAsked("how it left")}>
+                It left the pack
+              </button>
+            )}
+            <button type="button" className="btn btn-plain" onClick={() => setAsked("all")}>
+              All there is to say
+            </button>
+          </>
+        )}
+      </div>
     </div>
   );
 }

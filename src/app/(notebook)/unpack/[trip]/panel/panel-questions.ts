@@ -148,3 +148,25 @@ export function questionsOf(panel: Panel, { freezes, symptoms }: Thing): readonl
       return [WHY, WHAT, seen(symptoms), COMPLAINT, COMPLAINT_ON, CAUSE, EXIT, CALL];
   }
 }
+
+/** Answers shown until all are asked for. */
+const LIKELIEST = 8;
+
+/** A question with its likeliest answers, and whatever is answered already. */
+const shortened = (question: PanelQuestion, mark: Said): PanelQuestion => ({
+  ...question,
+  answers: question.answers.filter(({ isGiven }, n) => n < LIKELIEST || isGiven(mark)),
+});
+
+/** What fits what was pressed: of what failed, what is to be seen; of what was used, what was wrong with it; of what was not, why. */
+export function fittingQuestions(
+  { symptoms }: Thing,
+  mark: Said,
+  hasLeft: boolean,
+): readonly PanelQuestion[] {
+  const left = hasLeft ? [EXIT] : [];
+  if (mark.troubles?.includes("failed")) return [shortened(seen(symptoms), mark), FIX, CAUSE, ...left];
+  if (mark.use === "unused") return [WHY, ...left];
+  const only = mark.complaints?.length ? [COMPLAINT_ON] : [];
+  return [WHAT, shortened(COMPLAINT, mark), ...only, ...left];
+}
