@@ -122,7 +122,7 @@ const isCut = (a: Leg, b: Leg): boolean =>
   IN_METRES.test(b.distance.typed);
 
 /** The trip without the cuts that nobody's carriage asks for any more. */
-export function withoutIdleCuts<W extends Walk>(trip: W): W {
+function withoutIdleCuts<W extends Walk>(trip: W): W {
   const n = trip.legs.findIndex((leg, at) => {
     const next = trip.legs[at + 1];
     return (

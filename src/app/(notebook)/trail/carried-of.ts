@@ -9,7 +9,7 @@ import { sayDays, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
 
 /** A thing in the pack, as the way asks for it: what it weighs, and what is doubtful of it. */
-export interface Carried {
+interface Carried {
   readonly id: string;
   readonly name: string;
   readonly weighs: string;

@@ -65,7 +65,7 @@ export function InThePack({ trip, pockets, legs }: InThePackProps) {
 
 const Fold = ({ title, children }: { title: string; children: ReactNode }) => (
   <details className="mt-4 border-t-2 border-ink">
-    <summary className="flex min-h-11 items-center font-head text-lg font-bold">{title}</summary>
+    <summary className="py-2.5 font-head text-lg font-bold">{title}</summary>
     {children}
   </details>
 );

@@ -71,7 +71,7 @@ export function FeltNights({ felt, nights, days, things, units, onChange }: Felt
         />
       ))}
       <details className="mt-2">
-        <summary className="flex min-h-10 items-center pointer-coarse:min-h-11">Night by night</summary>
+        <summary className="py-2 pointer-coarse:py-3">Night by night</summary>
         <NightGrid
           key={felt.flatMap(({ on, low, felt: how }) => (on ? [on, low, how].join() : [])).join(" ")}
           felt={felt}
