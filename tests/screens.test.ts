@@ -33,6 +33,7 @@ const SCREENS = [
   "/trips/saltpan-again-2026-09-12/told",
   "/trips/nights?low=-3",
   "/trips/supplies?dry=20",
+  "/trips/loads",
   "/shelf/wishes",
   "/shelf/beside?of=trail-shoes-pair-3&of=trail-shoes-pair-2",
   "/shelf/weigh",

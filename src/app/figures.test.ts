@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import { demoLog } from "../../demo/log";
 import { anyFile, logOf } from "../../tests/histories";
 import { kitOf } from "@/core/advice/kit";
+import { howLong, predecessorOf } from "@/core/compare/how-long";
 import { costPer, keptOf } from "@/core/compare/money";
 import { openBook } from "@/core/ledger/book";
 import { usedInAll } from "@/core/ledger/totals";
@@ -11,6 +12,7 @@ import { planFor } from "@/core/plan/plan";
 import { stagesOf } from "@/core/plan/stages";
 import { plannedSupplies } from "@/core/plan/supplies";
 import { seasonOf, yearsOf } from "@/core/seasons/season";
+import { sayHowLong, sayItsLife } from "@/core/say/served";
 import { sayWay } from "@/core/say/words";
 import { distanceNumber } from "@/core/units/speak";
 import { supplyUses } from "@/core/weighin/supplies";
@@ -43,6 +45,13 @@ describe("a figure on two pages is one figure", () => {
         if (row)
           expect([row.distance, row.nights]).toEqual([distanceNumber(metres, units), Math.round(nights)]);
         expect(beside(item, advice)).toBe(sayWay(advice, units));
+        // Whatever its life, its head has words for it.
+        const long = howLong(advice, kit);
+        const told = [
+          ...(long ? [sayHowLong(long, TODAY)] : []),
+          ...sayItsLife(advice, predecessorOf(advice, kit), units),
+        ];
+        expect(told.join(" ")).not.toMatch(/NaN|Invalid|undefined|Infinity/);
       }
       for (const kept of keptOf(kit.things, currency).filter(({ holders }) => holders.length === 1)) {
         const advice = kit.of(kept.holders[0]!.id)!;

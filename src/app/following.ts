@@ -1,31 +1,31 @@
-import { readChanges } from "@/data/changes";
+import { howFar, readChanges } from "@/data/changes";
 import { store } from "@/data/connection";
-import { today } from "./reading";
 
 /** How often the log is looked at while somebody follows it, in ms: a screen follows another within two seconds. */
 const LOOK_MS = 700;
 
-/** Who is told when the log has changed. */
-const followers = new Set<() => void>();
+/** Who is told when the log has changed, and how far it has come. */
+type Tell = (at: number) => void;
+const followers = new Set<Tell>();
 let looking: ReturnType<typeof setInterval> | undefined;
-let seen: string | undefined;
-
-/** How far the log has come: any change, by this process or another, makes it another. */
-const howFar = async (): Promise<string> =>
-  `${today()} ${[...(await readChanges(await store())).values()].reduce((sum, times) => sum + times, 0)}`;
+let seen: number | undefined;
 
 async function look(): Promise<void> {
   // Where it can't be read now, the next look tells.
-  const now = await howFar().catch(() => seen);
-  if (now === seen) return;
-  const isFirst = seen === undefined;
+  const now = await store()
+    .then(readChanges)
+    .then(howFar)
+    .catch(() => seen);
+  if (now === undefined || now === seen) return;
   seen = now;
-  if (!isFirst) for (const tell of followers) tell();
+  for (const tell of followers) tell(now);
 }
 
 /** Calls `tell` whenever the log has changed, here or in another process; returns how to stop. One look serves all. */
-export function followLog(tell: () => void): () => void {
+export function followLog(tell: Tell): () => void {
   followers.add(tell);
+  // Who comes later, or again, hears how far it has come.
+  if (seen !== undefined && looking !== undefined) tell(seen);
   if (looking === undefined) {
     seen = undefined;
     void look();

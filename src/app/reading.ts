@@ -2,7 +2,7 @@ import { format } from "date-fns";
 import { openBook, withCarries, type Book } from "@/core/ledger/book";
 import type { ItemId, Log, Trip } from "@/core/model";
 import { judging, kitAfter, type Kit } from "@/core/advice/kit";
-import { carriedIn, changedSince, readChanges, type Changes } from "@/data/changes";
+import { carriedIn, changedSince, howFar, readChanges, type Changes } from "@/data/changes";
 import { store } from "@/data/connection";
 import type { Db, Store } from "@/data/db";
 import { readLog, rereadLog } from "@/data/records/log";
@@ -15,7 +15,10 @@ export interface Reading {
   readonly log: Log;
   readonly book: Book;
   readonly kit: Kit;
+  /** How far the log had come at least: a screen that shows it knows by this whether more has come. */
+  readonly at: number;
 }
+type Judged = Omit<Reading, "at">;
 
 /** A reading, and how far the log had come when it was read. */
 interface Kept {
@@ -57,23 +60,22 @@ async function upToDate(db: Store, last: Kept | null): Promise<Kept> {
   // Asked for before the log is read: what changes between is read again the next time.
   const changes = await readChanges(db);
   const day = today();
-  if (!last) return { changes, reading: await judgeWhole(await readLog(db), day) };
+  const at = howFar(changes);
+  if (!last) return { changes, reading: { ...(await judgeWhole(await readLog(db), day)), at } };
   const parts = changedSince(last.changes, changes);
   const { reading } = last;
   if (parts.size === 0 && reading.book.today === day) return last;
   const log = await rereadLog(db, reading.log, parts);
   const carried = carriedIn(parts);
   const onlyCarried = carried.length === parts.size && reading.book.today === day;
-  return {
-    changes,
-    reading:
-      onlyCarried && carried.length <= MOST_JUDGED_AGAIN
-        ? judgeCarried(reading, log, carried)
-        : await judgeWhole(log, day),
-  };
+  const judged =
+    onlyCarried && carried.length <= MOST_JUDGED_AGAIN
+      ? judgeCarried(reading, log, carried)
+      : await judgeWhole(log, day);
+  return { changes, reading: { ...judged, at } };
 }
 
-function judgeCarried(before: Reading, log: Log, marked: readonly ItemId[]): Reading {
+function judgeCarried(before: Reading, log: Log, marked: readonly ItemId[]): Judged {
   const carried = withSwapped(marked, [...before.log.trips, ...log.trips]);
   const book = withCarries(before.book, log.trips, new Set(carried));
   return { log, book, kit: kitAfter(before.kit, book, carried) };
@@ -88,7 +90,7 @@ function withSwapped(items: readonly ItemId[], trips: readonly Trip[]): ItemId[]
   return [...new Set([...items, ...swapped])];
 }
 
-async function judgeWhole(log: Log, day: string): Promise<Reading> {
+async function judgeWhole(log: Log, day: string): Promise<Judged> {
   const book = openBook(log, day);
   const work = judging(book);
   const giveWay = givingWay();

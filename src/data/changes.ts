@@ -14,6 +14,10 @@ export async function readChanges(db: Db): Promise<Changes> {
   return new Map(Object.entries(JSON.parse(String(rows[0]!.told)) as Record<string, number>));
 }
 
+/** How far the log has come: any change makes it another. */
+export const howFar = (changes: Changes): number =>
+  [...changes.values()].reduce((sum, times) => sum + times, 0);
+
 /** The parts that have changed from one time to another. */
 export const changedSince = (before: Changes, now: Changes): ReadonlySet<string> =>
   new Set([...now].filter(([part, times]) => before.get(part) !== times).map(([part]) => part));

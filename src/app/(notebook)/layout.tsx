@@ -12,7 +12,7 @@ import { readBook } from "../book";
 
 /** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */
 export default async function Notebook({ children }: { children: ReactNode }) {
-  const { log, kit } = await readBook();
+  const { log, kit, at } = await readBook();
   const unmarked = log.trips
     .filter((trip) => !trip.planned)
     .flatMap((trip) => trip.carries)
@@ -40,7 +40,7 @@ export default async function Notebook({ children }: { children: ReactNode }) {
       <Navigation verdicts={kit.pressing} unmarked={unmarked} />
       <CommandPalette items={items} trips={trips} />
       <OtherTabs />
-      <FollowLog />
+      <FollowLog at={at} />
       <KeptMarks items={items} />
       <Notices />
     </div>

@@ -69,6 +69,7 @@ describe("how long a thing goes on", () => {
     expect(sayHowLong(told, TODAY)).toContain(
       `like yours; at your pace until about ${sayDay(told.ends!)}; order the next by `,
     );
+    expect(sayHowLong({ trips: 3, ends: null, orderBy: null }, TODAY)).toBe("3\u00a0more trips like yours");
     expect(sayHowLong({ trips: 0, ends: null, orderBy: TODAY }, TODAY)).toBe(
       "less than one more trip like yours; order the next now",
     );

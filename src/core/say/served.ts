@@ -17,16 +17,12 @@ export function sayAge(since: string, today: string): string {
 
 /** "for 4 more trips like yours, until about March 2027; order the next by 12 January 2027". */
 export function sayHowLong({ trips, ends, orderBy }: HowLong, today: string): string {
-  const by =
-    orderBy !== null && orderBy <= today
-      ? "order the next now"
-      : `order the next by ${sayDay(orderBy ?? "")}`;
   return [
     trips === 0
       ? "less than one more trip like yours"
       : `${count(trips, "more trip", "more trips")} like yours`,
     ...(ends ? [`at your pace until about ${sayDay(ends)}`] : []),
-    ...(orderBy ? [by] : []),
+    ...(orderBy ? [orderBy <= today ? "order the next now" : `order the next by ${sayDay(orderBy)}`] : []),
   ].join("; ");
 }
 

@@ -10,7 +10,7 @@ export function GET(): Response {
   const told = new ReadableStream<Uint8Array>({
     start(controller) {
       const say = (line: string) => controller.enqueue(encoder.encode(`${line}\n\n`));
-      const unfollow = followLog(() => say("data: changed"));
+      const unfollow = followLog((at) => say(`data: ${at}`));
       const alive = setInterval(() => say(": still here"), SIGN_OF_LIFE_MS).unref();
       stop = () => {
         unfollow();

@@ -1,6 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { byFormField } from "@/ui/form/answer";
@@ -42,11 +43,13 @@ const formFieldOf = (path: string) => path.replace(/^foreseen\./, "");
 /** A trip, walked or planned: when, how far, what it was like, and what went along. */
 export function TripForm({ id, seen, values, shelf, last, units, places }: TripFormProps) {
   const router = useRouter();
+  // As it was when the form was opened: another screen may change it meanwhile, and is asked about then.
+  const [opened] = useState(seen);
   const { form, field, ask, submit, busy, wrong } = useAnsweredForm<TripValues, TripId>(
     values,
     async (typed, sure) =>
       byFormField(
-        await saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure, seen),
+        await saveTrip(toTrip(id, typed, units), toPacked(typed), typed.track, sure, opened),
         formFieldOf,
       ),
     (saved, { getValues }) => {

@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { saveItem } from "@/app/(notebook)/shelf/actions";
 import type { Units } from "@/core/units/speak";
 import { byFormField } from "@/ui/form/answer";
@@ -30,10 +31,12 @@ interface ItemFormProps {
 /** All that is known of a thing, blank where it is as its kind has it. */
 export function ItemForm({ item, kinds, bags, things, units, currency }: ItemFormProps) {
   const router = useRouter();
+  // As it was when the form was opened: another screen may change it meanwhile, and is asked about then.
+  const [opened] = useState(item);
   const { form, field, ask, submit, busy, wrong } = useAnsweredForm<Values, undefined>(
     toValues(item, units),
     async (values, sure) =>
-      byFormField(await saveItem(toItem(item.id, values, item, units), sure, item), formFieldOf),
+      byFormField(await saveItem(toItem(item.id, values, opened, units), sure, opened), formFieldOf),
     (_, saved) => {
       tellOtherTabs();
       router.push(saved.getValues("state") === "wished" ? "/shelf/wishes" : itemPath(item.id));

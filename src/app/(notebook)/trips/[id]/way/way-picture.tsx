@@ -132,7 +132,7 @@ function useSaving(trip: TripId, whole: number, units: Units) {
 
 function LegNames({ legs, whole }: { legs: readonly LegSpan[]; whole: number }) {
   return (
-    <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_5rem]">
+    <div className="grid grid-cols-1 sm:grid-cols-[11rem_1fr_6rem]">
       <span className="hidden sm:block" />
       <div className="relative h-7 border-b border-rule-strong" aria-hidden="true">
         {legs.map(({ id, name, from, to }, n) => (

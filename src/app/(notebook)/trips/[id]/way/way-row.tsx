@@ -109,7 +109,7 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
         )}
         {row.place && <Happened place={row.place} whole={way.whole} />}
       </div>
-      <span className="flex">
+      <span className="flex gap-1 sm:pl-4">
         <button
           type="button"
           className="btn btn-plain !px-1 pointer-coarse:min-w-11"
@@ -179,7 +179,7 @@ function TypeStretches({ name, stretches, way, units, onTyped }: TypeStretchesPr
   );
 }
 
-const ROW = "grid grid-cols-[1fr_auto] items-center border-b border-rule sm:grid-cols-[11rem_1fr_5rem]";
+const ROW = "grid grid-cols-[1fr_auto] items-center border-b border-rule sm:grid-cols-[11rem_1fr_6rem]";
 const LINE =
   "relative order-last col-span-2 h-9 bg-(image:--legs) pointer-coarse:h-12 sm:order-none sm:col-span-1";
 // As much wider than the bars as half a handle, which the slider keeps inside of itself.
