@@ -256,6 +256,7 @@ test("days used and a reading are said at the debrief", async () => {
   const row = page.locator("li[aria-label^='Second filter']");
   await page.getByRole("button", { name: /^Side pockets/ }).tap();
   await row.getByRole("button", { name: /^More about/ }).tap();
+  await page.getByRole("button", { name: "All there is to say" }).tap();
   await page.getByLabel("Days used, of 9").fill("12");
   await page.getByLabel("Its flow, L a minute").fill("0,5");
   await page.getByText("A number from 0 to 9.").waitFor();
