@@ -39,26 +39,10 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
   const way = useMemo(() => wayOf(legs), [legs]);
   const [handles, setHandles] = useState<readonly number[]>(given);
   const [typing, setTyping] = useState(false);
-  const byPointer = useRef(false);
-  const margin = useRef(0);
-  const commit = async (moved: readonly number[]) => {
-    const stretches = settled(moved, way, byPointer.current);
+  const commit = async (moved: readonly number[], byPointer = false) => {
+    const stretches = settled(moved, way, byPointer);
     setHandles(handlesOf(stretches));
     if (!(await onSave(row, stretches))) setHandles(given);
-  };
-  const onKeyDown = (event: KeyboardEvent, at: number) => {
-    byPointer.current = false;
-    if (event.key !== "PageUp" && event.key !== "PageDown") return;
-    const moved = toLegEnd(handles, at, event.key === "PageUp", way);
-    if (!moved) return;
-    event.preventDefault();
-    setHandles(moved);
-    void commit(moved);
-  };
-  const again = () => {
-    const moved = carriedAgain(handles, way);
-    setHandles(moved);
-    void commit(moved);
   };
   const stretches = stretchesAt(handles);
   return (
@@ -74,38 +58,14 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
       <div className={LINE}>
         <Bars stretches={stretches} whole={way.whole} />
         {live && handles.length > 0 && (
-          <Slider.Root
-            className={SLIDER}
-            min={0}
-            max={way.whole}
-            step={stepOf(way)}
-            value={[...handles]}
-            onPointerDown={(event) => {
-              byPointer.current = true;
-              margin.current = marginOf(event.currentTarget);
-            }}
-            onValueChange={(moved) =>
-              setHandles(byPointer.current ? underFinger(handles, moved, way, margin.current) : moved)
-            }
-            onValueCommit={(moved) => void commit(byPointer.current ? handles : moved)}
-          >
-            <Slider.Track className="h-full grow" />
-            {handles.map((metres, n) => (
-              <Slider.Thumb
-                key={n}
-                className="group relative grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
-                style={asideStyle(asideOf(handles, n, way.whole))}
-                aria-label={`${row.name}, ${n % 2 ? "to" : "from"}`}
-                aria-valuetext={sayDistance(metres, units)}
-                onKeyDown={(event) => onKeyDown(event, n)}
-              >
-                <span className={HANDLE} />
-                <span className={NUMBER} aria-hidden="true">
-                  {sayDistance(metres, units)}
-                </span>
-              </Slider.Thumb>
-            ))}
-          </Slider.Root>
+          <Handles
+            name={row.name}
+            handles={handles}
+            way={way}
+            units={units}
+            onMove={setHandles}
+            onCommit={(moved, byPointer) => void commit(moved, byPointer)}
+          />
         )}
         {row.place && <Happened place={row.place} whole={way.whole} />}
       </div>
@@ -124,7 +84,7 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
           type="button"
           className="btn btn-plain !px-1 pointer-coarse:min-w-11"
           title="Carried again from here"
-          onClick={again}
+          onClick={() => void commit(carriedAgain(handles, way))}
         >
           +<span className="sr-only"> {row.name}: carried again</span>
         </button>
@@ -137,7 +97,6 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
           units={units}
           onTyped={(read) => {
             setTyping(false);
-            setHandles(handlesOf(read));
             void commit(handlesOf(read));
           }}
         />
@@ -145,6 +104,68 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
     </div>
   );
 });
+
+interface HandlesProps {
+  readonly name: string;
+  readonly handles: readonly number[];
+  readonly way: Way;
+  readonly units: Units;
+  readonly onMove: (handles: readonly number[]) => void;
+  readonly onCommit: (handles: readonly number[], byPointer: boolean) => void;
+}
+
+/** A handle at each end of a bar, moved by finger, mouse or keys; what it is set to stands over it meanwhile. */
+function Handles({ name, handles, way, units, onMove, onCommit }: HandlesProps) {
+  const byPointer = useRef(false);
+  const margin = useRef(0);
+  // What the last move came to: the end of it may come before it is drawn.
+  const latest = useRef(handles);
+  const onKeyDown = (event: KeyboardEvent, at: number) => {
+    byPointer.current = false;
+    if (event.key !== "PageUp" && event.key !== "PageDown") return;
+    const moved = toLegEnd(handles, at, event.key === "PageUp", way);
+    if (!moved) return;
+    event.preventDefault();
+    onMove(moved);
+    onCommit(moved, false);
+  };
+  return (
+    <Slider.Root
+      className={SLIDER}
+      min={0}
+      max={way.whole}
+      step={stepOf(way)}
+      value={[...handles]}
+      onPointerDown={(event) => {
+        byPointer.current = true;
+        margin.current = marginOf(event.currentTarget);
+        latest.current = handles;
+      }}
+      onValueChange={(moved) => {
+        latest.current = byPointer.current ? underFinger(handles, moved, way, margin.current) : moved;
+        onMove(latest.current);
+      }}
+      onValueCommit={(moved) => onCommit(byPointer.current ? latest.current : moved, byPointer.current)}
+    >
+      <Slider.Track className="h-full grow" />
+      {handles.map((metres, n) => (
+        <Slider.Thumb
+          key={n}
+          className="group relative grid size-6 cursor-ew-resize place-items-center pointer-coarse:size-11"
+          style={asideStyle(asideOf(handles, n, way.whole))}
+          aria-label={`${name}, ${n % 2 ? "to" : "from"}`}
+          aria-valuetext={sayDistance(metres, units)}
+          onKeyDown={(event) => onKeyDown(event, n)}
+        >
+          <span className={HANDLE} />
+          <span className={NUMBER} aria-hidden="true">
+            {sayDistance(metres, units)}
+          </span>
+        </Slider.Thumb>
+      ))}
+    </Slider.Root>
+  );
+}
 
 interface TypeStretchesProps {
   readonly name: string;

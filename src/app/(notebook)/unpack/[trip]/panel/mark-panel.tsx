@@ -20,7 +20,7 @@ interface MarkPanelProps {
 
 /** What more there is to say of one thing. Digits answer the question in hand, Tab or → leaves it; Escape closes. */
 export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanelProps) {
-  const [asked, setAsked] = useState<"what fits" | "how it left" | "all">("what fits");
+  const [asked, setAsked] = useState<AskedOf>("what fits");
   const isShort = panel === "more" && asked !== "all";
   const questions = isShort
     ? fittingQuestions(thing, mark, asked === "how it left" || Boolean(mark.exit))
@@ -83,23 +83,42 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
       {(panel === "note" || panel === "more" || panel === "trouble") && (
         <NoteField ref={note} mark={mark} onSay={onSay} onClose={onClose} />
       )}
-      <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-plain" onClick={onClose}>
-          Done
+      <PanelEnd
+        canLeave={isShort && asked !== "how it left" && !mark.exit}
+        hasMore={isShort}
+        onAsk={setAsked}
+        onClose={onClose}
+      />
+    </div>
+  );
+}
+
+/** What of it is asked: what fits what was pressed, how it left beside it, or all there is. */
+type AskedOf = "what fits" | "how it left" | "all";
+
+interface PanelEndProps {
+  readonly canLeave: boolean;
+  readonly hasMore: boolean;
+  readonly onAsk: (what: AskedOf) => void;
+  readonly onClose: () => void;
+}
+
+function PanelEnd({ canLeave, hasMore, onAsk, onClose }: PanelEndProps) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button type="button" className="btn btn-plain" onClick={onClose}>
+        Done
+      </button>
+      {canLeave && (
+        <button type="button" className="btn btn-plain" onClick={() => onAsk("how it left")}>
+          It left the pack
         </button>
-        {isShort && (
-          <>
-            {asked !== "how it left" && !mark.exit && (
-              <button type="button" className="btn btn-plain" onClick={() => setAsked("how it left")}>
-                It left the pack
-              </button>
-            )}
-            <button type="button" className="btn btn-plain" onClick={() => setAsked("all")}>
-              All there is to say
-            </button>
-          </>
-        )}
-      </div>
+      )}
+      {hasMore && (
+        <button type="button" className="btn btn-plain" onClick={() => onAsk("all")}>
+          All there is to say
+        </button>
+      )}
     </div>
   );
 }
