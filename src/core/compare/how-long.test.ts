@@ -5,7 +5,6 @@ import { openBook } from "../ledger/book";
 import { partCounts } from "../ledger/service-counts";
 import { sayAge, sayHowLong, sayItsLife } from "../say/served";
 import { sayWay } from "../say/words";
-import { sayDay } from "../units/speak";
 import { Units } from "../units/units";
 import { howLong, predecessorOf } from "./how-long";
 import { costPer } from "./money";
@@ -67,7 +66,7 @@ describe("how long a thing goes on", () => {
     expect(days(told.ends!)).toBe(Math.floor((left.median / 420_000) * 365));
     expect(days(told.orderBy!)).toBe(Math.max(0, Math.floor((left.low / 420_000) * 365) - 21));
     expect(sayHowLong(told, TODAY)).toContain(
-      `like yours; at your pace until about ${sayDay(told.ends!)}; order the next by `,
+      `like yours; at your pace until about ${new Date(told.ends!).toLocaleDateString("en-GB", { month: "long", year: "numeric", timeZone: "UTC" })}; order the next by `,
     );
     expect(sayHowLong({ trips: 3, ends: null, orderBy: null }, TODAY)).toBe("3\u00a0more trips like yours");
     expect(sayHowLong({ trips: 0, ends: null, orderBy: TODAY }, TODAY)).toBe(
@@ -75,7 +74,9 @@ describe("how long a thing goes on", () => {
     );
   });
 
-  test("what is worn out, and what never went, has none", () => {
+  test("what is worn out, what never went, and what lasts longer than anybody foresees, has none", () => {
+    const ages = { ...two!.left!, median: two!.left!.median * 1000, low: two!.left!.low * 1000 };
+    expect(howLong({ ...two!, left: ages }, kit)).toBeNull();
     expect(howLong({ ...one!, left: null }, kit)).toBeNull();
     const fresh = kitOf(openBook(logOf({ items: [{ name: "New", kind: "trail shoes" }] }), TODAY));
     expect(howLong(fresh.things[0]!, fresh)).toBeNull();

@@ -21,6 +21,9 @@ const LEAST_DAYS = 60;
 const ORDERED_BEFORE = 21;
 /** Further ahead nobody orders. */
 const NO_HURRY = 2 * YEAR;
+/** Further ahead than this nobody can say: in days, and in trips where no pace is known. */
+const FORESEEABLE = 10 * YEAR;
+const FORESEEABLE_TRIPS = 40;
 /** A usual trip is told by the last so many. */
 const LATELY = 5;
 
@@ -44,7 +47,7 @@ function paceOf(item: FullItem, kit: Kit): number | null {
   return days >= LEAST_DAYS && wear > 0 ? wear / days : null;
 }
 
-/** How many trips, and till when, a thing goes on; null where it has no life to count down. */
+/** How many trips, and till when, a thing goes on; null where it has no life to count down, or one beyond foreseeing. */
 export function howLong({ left, case: { item, totals } }: Advice, kit: Kit): HowLong | null {
   if (!left || left.median <= 0) return null;
   const lately = totals.steps.filter(({ carried, wear }) => carried && wear > 0).slice(-LATELY);
@@ -54,8 +57,10 @@ export function howLong({ left, case: { item, totals } }: Advice, kit: Kit): How
   const daysTo = (wear: number) => (pace ? Math.floor(wear / pace) : Infinity);
   // By the warm end: nine in ten are still good then.
   const order = daysTo(left.low) - ORDERED_BEFORE;
+  const trips = Math.floor(left.median / medianOf(lately.map(({ wear }) => wear)));
+  if (pace ? daysTo(left.median) > FORESEEABLE : trips > FORESEEABLE_TRIPS) return null;
   return {
-    trips: Math.floor(left.median / medianOf(lately.map(({ wear }) => wear))),
+    trips,
     ends: Number.isFinite(daysTo(left.median)) ? daysAfter(today, daysTo(left.median)) : null,
     orderBy: order > NO_HURRY ? null : daysAfter(today, Math.max(0, order)),
   };

@@ -1,4 +1,4 @@
-import { intervalToDuration, parseISO } from "date-fns";
+import { format, intervalToDuration, parseISO } from "date-fns";
 import type { Advice } from "../advice/advise";
 import type { HowLong } from "../compare/how-long";
 import { count, inWords, listWords, sayDay, sayDistance, type Units } from "../units/speak";
@@ -21,7 +21,7 @@ export function sayHowLong({ trips, ends, orderBy }: HowLong, today: string): st
     trips === 0
       ? "less than one more trip like yours"
       : `${count(trips, "more trip", "more trips")} like yours`,
-    ...(ends ? [`at your pace until about ${sayDay(ends)}`] : []),
+    ...(ends ? [`at your pace until about ${format(parseISO(ends), "MMMM yyyy")}`] : []),
     ...(orderBy ? [orderBy <= today ? "order the next now" : `order the next by ${sayDay(orderBy)}`] : []),
   ].join("; ");
 }
