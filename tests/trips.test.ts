@@ -204,6 +204,13 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     expect(cut.on?.legs).toHaveLength(before.legs.length - 1);
     expect((await legsOn("quilt")).on?.legs).toBeUndefined();
     expect((await legsOn("down-jacket")).on?.legs).toHaveLength(3);
+    // The next change is made before the screen knows of this one: it is taken back to what was kept, not to what was shown.
+    const slowly = `${app.url}/trips/${id}`;
+    await page.route(slowly, async (route) => {
+      const answer = await route.fetch();
+      await new Promise((resolve) => setTimeout(resolve, 2000));
+      await route.fulfill({ response: answer });
+    });
     await page.getByRole("button", { name: "Undo" }).first().click();
     await expect.poll(async () => (await legsOn("camera")).on?.legs).toBeUndefined();
     // The cut that nobody uses any more is gone with it.
@@ -218,6 +225,7 @@ test("what joined and left is said on a picture: by keyboard and by dragging, to
     await typed.fill("0–120");
     await page.getByRole("button", { name: "Set it" }).click();
     await page.getByText(/^Camera: 0.*km to 120.*km/).waitFor();
+    await page.unroute(slowly);
     await page.getByRole("button", { name: "Undo" }).first().click();
     await expect.poll(async () => (await legsOn("camera")).legs.length).toBe(before.legs.length);
 

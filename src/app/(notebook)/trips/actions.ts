@@ -4,7 +4,7 @@ import { z } from "zod";
 import { tripProblems } from "@/core/ledger/check/check";
 import { againstTrip, packedOn } from "@/core/ledger/check/trip-change";
 import { walked } from "@/core/ledger/intended";
-import { carriedOnStretches, type Stretch } from "@/core/ledger/stretches";
+import { carriedOnStretches, stretchesOf, type Stretch } from "@/core/ledger/stretches";
 import {
   BagWeighing,
   Carry,
@@ -136,9 +136,13 @@ const Stretches = z.array(
 
 /**
  * Says where on the way a thing was along, in metres from the start; none: not at all. Legs are cut where
- * that changes in mid-leg.
+ * that changes in mid-leg. Answers where it was along until now.
  */
-export async function setStretches(trip: TripId, item: ItemId, raw: readonly Stretch[]): Promise<Answer> {
+export async function setStretches(
+  trip: TripId,
+  item: ItemId,
+  raw: readonly Stretch[],
+): Promise<Answer<readonly Stretch[]>> {
   return acting(async (tx) => {
     const stretches = Stretches.parse(raw);
     const known = await findTrip(tx, TripId.parse(trip));
@@ -160,7 +164,7 @@ export async function setStretches(trip: TripId, item: ItemId, raw: readonly Str
       known.id,
       next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
     );
-    return { ok: true, value: undefined };
+    return { ok: true, value: before ? stretchesOf(known.legs, before.legs) : [] };
   });
 }
 

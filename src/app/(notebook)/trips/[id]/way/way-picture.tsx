@@ -120,9 +120,11 @@ function useSaving(trip: TripId, whole: number, units: Units) {
     }
     tellOtherTabs();
     router.refresh();
+    // Back to what was kept until now: this screen may have been behind it.
+    const before = answer.value;
     sayWithUndo(
       `${row.name}: ${sayStretches(stretches, whole, units)}`,
-      () => setStretches(trip, row.item, row.stretches),
+      () => setStretches(trip, row.item, before),
       () => router.refresh(),
     );
     return true;
