@@ -330,7 +330,14 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
       at: "",
       body: {
         trip: log.trip(a),
-        lines: [{ id: `line-${b}`, at: `2026-01-1${c % 4}T10:00:00Z`, text: LINES[c % LINES.length] }],
+        lines: [
+          {
+            id: `line-${b}`,
+            at: `2026-01-1${c % 4}T10:00:00Z`,
+            text: LINES[c % LINES.length],
+            change: [null, "rewritten", "deleted"][c % 3],
+          },
+        ],
       },
     },
   ],

@@ -50,6 +50,26 @@ const SCREENS = [
 const overflow = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 
+/** What is pressed and smaller than so many pixels either way; links within a text are as large as its lines. */
+const smallTargets = (page: Page, least: number) =>
+  page.evaluate((px) => {
+    const pressed =
+      "main :is(a[href], button, input:not([type=hidden]), select, summary, [role=button], [role=tab])";
+    return [...document.querySelectorAll<HTMLElement>(pressed)].flatMap((each) => {
+      const own = each.getBoundingClientRect();
+      if (own.width <= 1 || getComputedStyle(each).display === "inline") return [];
+      const label = each.closest("label")?.getBoundingClientRect() ?? own;
+      const [width, height] = [Math.max(own.width, label.width), Math.max(own.height, label.height)];
+      const says = (each.textContent || each.ariaLabel || each.tagName).trim().slice(0, 30);
+      return width < px || height < px ? [`${says}: ${Math.round(width)} × ${Math.round(height)}`] : [];
+    });
+  }, least);
+
+/** Pressed with cold fingers, on the way or on the floor: a thumb's width, in px; anything else a fingertip's. */
+const THUMB = 44;
+const FINGERTIP = 24;
+const BY_THUMB = ["/trail", "/unpack/sunder-crossing-2026-07-11"];
+
 describe.each([
   ["at the desk", DESK],
   ["on a phone", PHONE],
@@ -62,17 +82,22 @@ describe.each([
   afterAll(() => context.close());
   test.each(SCREENS)("%s passes axe, fits the width, and raises no error", async (path) => {
     const { page, faults } = await openPage(context, `${demo.url}${path}`, size);
-    await expectAccessible(page);
-    expect(await overflow(page)).toBeLessThanOrEqual(0);
-    if (size === PHONE) {
-      await page.setViewportSize({ width: 360, height: 740 });
-      await expect.poll(() => overflow(page), { message: "at 360 px" }).toBeLessThanOrEqual(0);
-    } else if (["/", "/verdicts", "/unpack/sunder-crossing-2026-07-11"].includes(path)) {
-      await page.emulateMedia({ colorScheme: "dark" });
+    try {
       await expectAccessible(page);
+      expect(await overflow(page)).toBeLessThanOrEqual(0);
+      if (size === PHONE) {
+        await page.setViewportSize({ width: 360, height: 740 });
+        await expect.poll(() => overflow(page), { message: "at 360 px" }).toBeLessThanOrEqual(0);
+        expect(await smallTargets(page, BY_THUMB.includes(path) ? THUMB : FINGERTIP)).toEqual([]);
+      } else if (["/", "/verdicts", "/unpack/sunder-crossing-2026-07-11"].includes(path)) {
+        await page.emulateMedia({ colorScheme: "dark" });
+        await expectAccessible(page);
+      }
+      expect(faults).toEqual([]);
+    } finally {
+      // A page left open keeps its line to the server, and a window has six of them in all.
+      await page.close();
     }
-    expect(faults).toEqual([]);
-    await page.close();
   });
 });
 

@@ -53,6 +53,22 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await page.getByText("ferry only on Tuesdays").waitFor();
     await page.getByText("2 lines on this phone").waitFor();
     expect(await linesOf(app)).toEqual(["torch died, km 41"]);
+    // A line is written again, one deleted and brought back, one deleted: all of it waits, and is sent.
+    await page.getByRole("button", { name: "Rewrite: ferry only on Tuesdays" }).tap();
+    await page.getByLabel("The line").fill("ferry only on Mondays");
+    await page.getByRole("button", { name: "Save" }).tap();
+    await page.getByText("ferry only on Mondays").waitFor();
+    await page.getByRole("button", { name: "Delete: ferry only on Mondays" }).tap();
+    await page.getByRole("button", { name: "Undo" }).tap();
+    await page.getByText("ferry only on Mondays", { exact: true }).waitFor();
+    await page.getByRole("button", { name: "Delete: torch died, km 41" }).tap();
+    await page.getByText("torch died, km 41", { exact: true }).waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Undo" }).tap();
+    await page.getByText("torch died, km 41", { exact: true }).waitFor();
+    await field.fill("a slip of the thumb");
+    await keep.tap();
+    await page.getByRole("button", { name: "Delete: a slip of the thumb" }).tap();
+    await page.getByText("a slip of the thumb", { exact: true }).waitFor({ state: "detached" });
     // What one looks up on the way is there too: the legs in numbers, and the pack, ticked at a stop and kept on the phone.
     await page.getByText("The way in numbers").tap();
     await page
@@ -86,7 +102,7 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await page.getByText("Every line is saved.").waitFor();
     await expect
       .poll(() => linesOf(app))
-      .toEqual(["torch died, km 41", "cold night, 2 °C, in quilt and fleece", "ferry only on Tuesdays"]);
+      .toEqual(["torch died, km 41", "cold night, 2 °C, in quilt and fleece", "ferry only on Mondays"]);
     await context.close();
 
     // At home, each is one press.
@@ -128,7 +144,7 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await expect.poll(async () => (await clip())?.troubles ?? []).toEqual([]);
     await home.getByRole("button", { name: "Take it: torch died, km 41" }).waitFor();
     // One that was mistyped is written again; one is deleted, and back.
-    await home.getByRole("button", { name: "Rewrite: ferry only on Tuesdays" }).click();
+    await home.getByRole("button", { name: "Rewrite: ferry only on Mondays" }).click();
     await home.getByLabel("The line").fill("");
     await home.getByRole("button", { name: "Save" }).click();
     await home.getByText("Write something.").waitFor();
@@ -183,15 +199,26 @@ test("a phone that keeps nothing says so, and what was typed stays; a line twice
     expect(await page.getByLabel("What happened").inputValue()).toBe("poncho sent home");
     await context.close();
 
-    const send = (trip: string, text: string, id = "line-1") =>
+    const send = (trip: string, text: string, id = "line-1", what: string | null = null) =>
       fetch(`${app.url}/api/lines`, {
         method: "POST",
         headers: { "content-type": "application/json" },
-        body: JSON.stringify({ trip, lines: [{ id, at: "2026-09-13T10:00:00Z", text }] }),
+        body: JSON.stringify({ trip, lines: [{ id, at: "2026-09-13T10:00:00Z", text, change: what }] }),
       });
     expect((await send(TRIP, "boiled 1.2 L")).status).toBe(200);
     expect((await send(TRIP, "boiled 1.2 L")).status).toBe(200);
     expect(await linesOf(app)).toEqual(["boiled 1.2 L"]);
+    // Changed on the phone since, whatever had come of it before; sent twice it is one change, and the old is not back.
+    const change = (id: string, text: string, what: string) => send(TRIP, text, id, what);
+    await change("line-1", "boiled 1.4 L", "rewritten");
+    await change("line-9", "never seen before", "rewritten");
+    await change("line-8", "nor this", "deleted");
+    await send(TRIP, "boiled 1.2 L");
+    expect(await linesOf(app)).toEqual(["boiled 1.4 L", "never seen before"]);
+    await change("line-9", "never seen before", "deleted");
+    await change("line-9", "never seen before", "deleted");
+    expect(await linesOf(app)).toEqual(["boiled 1.4 L"]);
+    expect((await change("line-1", "boiled 1.4 L", "burnt")).status).toBe(400);
     expect(await (await send("no-such-trip", "x")).json()).toEqual({ why: "That trip is no longer here." });
     expect((await send(TRIP, "x".repeat(301), "line-2")).status).toBe(400);
     expect((await send(TRIP, "a\0b", "line-3")).status).toBe(400);

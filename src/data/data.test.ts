@@ -14,7 +14,7 @@ import {
   Item,
   Leg,
   LegId,
-  Line,
+  SentLine,
   Mark,
   Ruling,
   Settings,
@@ -28,7 +28,7 @@ import { readLogFile, writeLogFile } from "@/formats/log-file";
 import { carriesOf, changeCarry, removeCarries, saveCarries } from "./records/carries";
 import type { Db, Store } from "./db";
 import { removeItem, saveItems } from "./records/items";
-import { addLines, changeLine } from "./records/lines";
+import { changeLine, takeInLines } from "./records/lines";
 import { lockFolder } from "./lock";
 import { changedSince, readChanges } from "./changes";
 import { readLog, readWholeLog, replaceLog, rereadLog } from "./records/log";
@@ -140,7 +140,13 @@ describe("what is kept is what is read", () => {
       fc.asyncProperty(
         fc.option(anyMark),
         fc.option(fc.constant<LegId[]>([LegId.parse("leg-1")])),
-        fc.option(fc.record({ with: fc.constant("Companion"), part: fc.constantFrom(0, 0.5, 1) })),
+        fc.option(
+          fc.record({
+            with: fc.constant("Companion"),
+            part: fc.constantFrom(0, 0.5, 1),
+            legs: fc.constant<LegId[] | null>(null),
+          }),
+        ),
         async (said, legs, shared) => {
           const mark = said && Mark.parse(said);
           await withLog(small(), async (db) => {
@@ -222,9 +228,10 @@ describe("marks and packs", () => {
   test("a line that comes in while a trip's form is open is not put back by its saving; each line is once, and is taken alone", () =>
     withLog(small(), async (db) => {
       const read = (await findTrip(db, FIRST))!;
-      const line = (id: string, at: string) => Line.parse({ id, at, text: `line ${id}` });
-      await addLines(db, FIRST, [line("b", "2026-05-02T10:00:00Z")]);
-      await addLines(db, FIRST, [line("a", "2026-05-01T10:00:00Z"), line("b", "2026-05-02T10:00:00Z")]);
+      const line = (id: string, at: string, change: "rewritten" | "deleted" | null = null) =>
+        SentLine.parse({ id, at, text: `line ${id}${change ?? ""}`, change });
+      await takeInLines(db, FIRST, [line("b", "2026-05-02T10:00:00Z")]);
+      await takeInLines(db, FIRST, [line("a", "2026-05-01T10:00:00Z"), line("b", "2026-05-02T10:00:00Z")]);
       await saveTrips(db, [{ ...read, note: "saved from an old form" }]);
       await changeLine(db, FIRST, "b", (each) => ({ ...each, taken: true }));
       const now = (await findTrip(db, FIRST))!;
@@ -233,10 +240,21 @@ describe("marks and packs", () => {
         ["a", false],
         ["b", true],
       ]);
-      expect((await changeLine(db, FIRST, "a", () => null))?.text).toBe("line a");
+      // What is in the debrief already is no phone's any more.
+      await takeInLines(
+        db,
+        FIRST,
+        ["a", "b"].map((id) => line(id, "2026-05-02T10:00:00Z", "rewritten")),
+      );
+      await takeInLines(db, FIRST, [line("b", "2026-05-02T10:00:00Z", "deleted")]);
+      expect((await findTrip(db, FIRST))!.lines.map(({ text }) => text)).toEqual([
+        "line arewritten",
+        "line b",
+      ]);
+      expect((await changeLine(db, FIRST, "a", () => null))?.text).toBe("line arewritten");
       expect((await findTrip(db, FIRST))!.lines.map(({ id }) => id)).toEqual(["b"]);
       expect(await changeLine(db, FIRST, "a", (each) => each)).toBeNull();
-      expect(await addLines(db, "nowhere" as TripId, [line("c", "2026-05-01T10:00:00Z")])).toBe(false);
+      expect(await takeInLines(db, "nowhere" as TripId, [line("c", "2026-05-01T10:00:00Z")])).toBe(false);
     }));
 
   test("a trip taken away takes its marks along, and so does an item", () =>

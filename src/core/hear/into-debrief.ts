@@ -1,13 +1,11 @@
 import { BLANK_NIGHT } from "../ledger/nights";
-import { nth } from "../sums/there";
-import { endsOf } from "../ledger/stretches";
+import { metresOnDay, placeAt, type Walked } from "../ledger/place";
 import {
   Mark,
   type Carry,
   type EntryWhat,
   type FeltNight,
   type ItemId,
-  type Leg,
   type Shared,
   type Supply,
   type TripHead,
@@ -46,10 +44,11 @@ export function intoDebrief(
   for (const { fact, text } of told) {
     if (fact.about === "thing") {
       if (fact.did) done.push({ item: fact.item, what: fact.did, text });
-      if (fact.with) shared.set(fact.item, { with: fact.with, part: fact.use === "used" ? HALF : 0 });
+      if (fact.with)
+        shared.set(fact.item, { with: fact.with, part: fact.use === "used" ? HALF : 0, legs: null });
       if (fact.made) made = withItem(made, fact.item);
       if (fact.stay) stay = withItem(stay, fact.item);
-      if (isMark(fact)) marks.set(fact.item, intoMark(known(fact.item), fact, text, trip.legs));
+      if (isMark(fact)) marks.set(fact.item, intoMark(known(fact.item), fact, text, trip));
     } else if (fact.about === "night") felt = [...felt, ...nightsOf(fact, on)];
     else if (fact.about === "missed")
       missed = [...missed, { what: fact.what, job: null, cost: "discomfort" }];
@@ -82,7 +81,7 @@ const NO_MARK: ReadonlySet<string> = new Set([
 const isMark = (fact: ThingFact) => Object.keys(fact).some((field) => !NO_MARK.has(field));
 
 /** A thing's mark with what was heard of it. */
-function intoMark(known: Mark | null, said: ThingFact, text: string, legs: readonly Leg[]): Mark {
+function intoMark(known: Mark | null, said: ThingFact, text: string, trip: Walked): Mark {
   const mark = known ?? Mark.parse({ use: said.use ?? "used" });
   const isUsed = said.trouble ?? said.symptoms ?? said.complaints ?? said.days ?? said.fix;
   const both = <Value>(was: readonly Value[], more: readonly Value[] | undefined, most: number) =>
@@ -108,20 +107,15 @@ function intoMark(known: Mark | null, said: ThingFact, text: string, legs: reado
     frost: said.frost ?? mark.frost,
     fix: said.fix ?? mark.fix,
     days: said.days ?? mark.days,
-    at: said.metres === undefined ? mark.at : placeAt(said.metres, legs),
+    at: whereSaid(said, trip) ?? mark.at,
     note: [mark.note, text.trim()].filter(Boolean).join("; "),
   };
 }
 
-/** The leg that a distance from the start lies on; the last one where it lies beyond the way. */
-function placeAt(metres: number, legs: readonly Leg[]): Mark["at"] {
-  const ends = endsOf(legs);
-  const n = legs.findIndex((_, at) => metres <= nth(ends, at + 1));
-  const km = metres / 1000;
-  return {
-    leg: legs.at(n)?.id ?? null,
-    distance: { typed: `${Math.round(km * 10) / 10} km`, m: metres },
-  };
+/** At the distance told, or where one was on the day told. */
+function whereSaid({ metres, day }: ThingFact, trip: Walked): Mark["at"] {
+  const at = metres ?? (day === undefined ? null : metresOnDay(trip, day));
+  return at === null ? null : placeAt(at, trip.legs);
 }
 
 const nightsOf = (

@@ -8,12 +8,14 @@ export interface WentAlong {
   readonly item: FullItem;
   readonly carry: Carry;
   readonly metres: number;
+  /** Metres' worth of its weight on the owner's own back. */
+  readonly borne: number;
 }
 
 export const wentAlong = (trip: Trip, book: Book): WentAlong[] =>
-  carriedOfTrip(outingOf(trip), trip.carries).flatMap(({ carry, metres }) => {
+  carriedOfTrip(outingOf(trip), trip.carries).flatMap(({ carry, metres, borne }) => {
     const item = book.item(carry.item);
-    return item ? [{ item, carry, metres }] : [];
+    return item ? [{ item, carry, metres, borne }] : [];
   });
 
 /** What the owner carried of a thing, in grams; what nobody weighed counts nothing. */
@@ -25,7 +27,7 @@ export const gramsOf = (things: readonly WentAlong[]) =>
 
 /** Gram-metres of some things. */
 export const gramMetresOf = (things: readonly WentAlong[]) =>
-  things.reduce((sum, each) => sum + carriedGrams(each) * each.metres, 0);
+  things.reduce((sum, each) => sum + (each.item.weight?.g ?? 0) * each.borne, 0);
 
 /** What stayed in the pack: dead weight, and cover, which is there not to be needed. */
 export function unusedOf<Thing extends WentAlong>(along: readonly Thing[]) {

@@ -38,6 +38,8 @@ export interface Carried {
   readonly part: number;
   /** Metres that it was carried. */
   readonly metres: number;
+  /** Metres' worth of its weight that were on its owner's own back: a companion may have borne a part. */
+  readonly borne: number;
   /** What that part of the way called for. */
   readonly calls: ReadonlySet<Trigger>;
 }
@@ -120,8 +122,13 @@ export function openBook(log: Log, today: string, school?: SchoolName): Book {
   };
 }
 
-/** Part of its weight, 0 to 1, that a thing's owner carried: all of it, but for what was shared. */
-export const partOf = ({ shared }: Pick<Carry, "shared">): number => shared?.part ?? 1;
+/** Part of its weight, 0 to 1, that a thing's owner carried on a leg: all of it, but for what was shared there. */
+export const partOn = ({ shared }: Pick<Carry, "shared">, leg: LegId): number =>
+  shared === null || (shared.legs !== null && !shared.legs.includes(leg)) ? 1 : shared.part;
+
+/** The same of a whole trip's list: what was shared on a part of the way only was set out with. */
+export const partOf = ({ shared }: Pick<Carry, "shared">): number =>
+  shared === null || shared.legs !== null ? 1 : shared.part;
 
 /** All that was carried on a trip, each thing up to where it left and from where it joined. */
 export function carriedOfTrip(outing: Outing, carries: readonly Carry[]): Carried[] {
@@ -145,6 +152,7 @@ export function carriedOn(outing: Outing, carry: Carry, joined: number | null = 
       legs: null,
       part: 1,
       metres: outing.metres,
+      borne: outing.trip.legs.reduce((sum, { id, distance }) => sum + distance.m * partOn(carry, id), 0),
       calls: outing.calls,
     };
   const legs = [...shares.keys()];
@@ -157,6 +165,10 @@ export function carriedOn(outing: Outing, carry: Carry, joined: number | null = 
     legs,
     part: there.reduce((sum, { id }) => sum + known(outing.shares, id) * known(shares, id), 0),
     metres: there.reduce((sum, { id, distance }) => sum + distance.m * known(shares, id), 0),
+    borne: there.reduce(
+      (sum, { id, distance }) => sum + distance.m * known(shares, id) * partOn(carry, id),
+      0,
+    ),
     calls: callsOf(outing.trip, outing.nights, legs),
   };
 }

@@ -1,5 +1,6 @@
 import { nth } from "../sums/there";
 import type { Carry, ItemId, LegId, TripHead } from "../model";
+import { metresOf } from "./place";
 import { endsOf } from "./stretches";
 
 /** From where to where on the way a thing was along, in metres from its start. */
@@ -9,23 +10,11 @@ interface Span {
 }
 
 /**
- * Where on the way something happened, in metres from the start: at the distance told, else at the end of its
- * leg; null where nobody said.
- */
-function placeOf({ legs }: Pick<TripHead, "legs">, mark: Carry["mark"]): number | null {
-  const at = mark?.at;
-  if (!at) return null;
-  if (at.distance) return at.distance.m;
-  const n = legs.findIndex(({ id }) => id === at.leg);
-  return n < 0 ? null : endsOf(legs)[n + 1]!;
-}
-
-/**
  * Where a thing left the pack for good on this trip; null where it did not, or nobody said where. Part of a
  * set may go, and the set stay.
  */
 const leftAt = (trip: Pick<TripHead, "legs">, { mark }: Pick<Carry, "mark">): number | null =>
-  mark?.exit && mark.exit.how !== "posted ahead" && mark.pieces === null ? placeOf(trip, mark) : null;
+  mark?.exit && mark.exit.how !== "posted ahead" && mark.pieces === null ? metresOf(trip, mark) : null;
 
 /**
  * Where each thing joined that another was swapped for on the way: the one's carriage ends where the other's
@@ -38,7 +27,7 @@ export function joinedAt(
   return new Map(
     carries.flatMap(({ mark }) => {
       const by = mark?.exit?.how === "swapped" ? mark.exit.for : null;
-      const at = by && placeOf(trip, mark);
+      const at = by && metresOf(trip, mark);
       return by && at ? [[by, at] as const] : [];
     }),
   );

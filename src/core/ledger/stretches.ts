@@ -57,11 +57,16 @@ export function splitAt<W extends Walk>(trip: W, metres: number): W {
     legs: [...trip.legs.slice(0, n), first, second, ...trip.legs.slice(n + 1)],
     carries: trip.carries.map((carry) => ({
       ...carry,
-      legs: carry.legs?.flatMap((on) => (on === leg.id ? [on, id] : on)) ?? null,
+      legs: onBoth(carry.legs, leg.id, id),
+      shared: carry.shared && { ...carry.shared, legs: onBoth(carry.shared.legs, leg.id, id) },
       mark: movedPlace(carry, leg.id, id, metres),
     })),
   };
 }
+
+/** What was so on a leg that is cut is so on both its parts. */
+const onBoth = (legs: readonly LegId[] | null, leg: LegId, second: LegId): LegId[] | null =>
+  legs?.flatMap((on) => (on === leg ? [on, second] : on)) ?? null;
 
 /** What happened on the leg at a known distance past the cut happened on its second part. */
 function movedPlace({ mark }: Carry, leg: LegId, second: LegId, metres: number): Carry["mark"] {
@@ -128,7 +133,9 @@ function withoutIdleCuts<W extends Walk>(trip: W): W {
     return (
       next !== undefined &&
       isCut(leg, next) &&
-      trip.carries.every(({ legs }) => legs === null || legs.includes(leg.id) === legs.includes(next.id))
+      trip.carries
+        .flatMap(({ legs, shared }) => [legs, shared?.legs ?? null])
+        .every((legs) => legs === null || legs.includes(leg.id) === legs.includes(next.id))
     );
   });
   const [first, second] = [trip.legs[n], trip.legs[n + 1]];
@@ -147,6 +154,10 @@ function withoutIdleCuts<W extends Walk>(trip: W): W {
     carries: trip.carries.map((carry) => ({
       ...carry,
       legs: carry.legs?.filter((id) => id !== second.id) ?? null,
+      shared: carry.shared && {
+        ...carry.shared,
+        legs: carry.shared.legs?.filter((id) => id !== second.id) ?? null,
+      },
       mark:
         carry.mark?.at?.leg === second.id
           ? { ...carry.mark, at: { ...carry.mark.at, leg: first.id } }

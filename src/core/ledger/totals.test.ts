@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { openBook } from "./book";
 import { ledger, usedInAll } from "./totals";
+import { weighIn } from "../weighin/weigh-in";
 import type { Log } from "../model";
 
 const TODAY = "2030-01-01";
@@ -219,4 +220,38 @@ test("what a companion carried of a thing is off the owner's back; it was slept 
   expect(of("tent").used).toMatchObject({ metres: 60_000, nights: 4 });
   expect(of("tent").wear).toBe(4);
   expect(of("chair").deadGramMetres).toBe(0);
+});
+
+test("a companion carries it on a part of the way: only there is it off the owner’s back, and it is a load set out with", () => {
+  const log = logOf({
+    items: [
+      { id: "stove", name: "Stove", kind: "stove", weight: "100 g" },
+      { id: "chair", name: "Chair", kind: "other", weight: "500 g" },
+    ],
+    trips: [
+      {
+        id: "t",
+        name: "Two",
+        starts: "2026-05-01",
+        ends: "2026-05-05",
+        legs: [
+          { id: "a", distance: "20 km" },
+          { id: "b", distance: "40 km" },
+        ],
+        marks: [
+          { item: "stove", use: "used", shared: { with: "Ida", part: 0, legs: ["b"] } },
+          { item: "chair", use: "unused", shared: { with: "Ida", part: 0.5, legs: ["b"] } },
+        ],
+      },
+    ],
+  });
+  const book = openBook(log, "2026-06-01");
+  const totals = ledger(book);
+  const of = (id: string) => [...totals].find(([item]) => item === id)![1];
+  expect(of("stove").carried.metres).toBe(20_000);
+  expect(of("stove").used.metres).toBe(60_000);
+  // 500 g over 20 km, half of them over 40.
+  expect(of("chair").deadGramMetres).toBe(500 * 40_000);
+  const { legs } = weighIn(log.trips[0]!, book.item, book.items);
+  expect(legs.map(({ base }) => base)).toEqual([600, 250]);
 });

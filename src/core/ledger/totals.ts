@@ -10,7 +10,7 @@ import {
 import type { FullItem } from "../trade/full-item";
 import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
-import { marked, partOf, strengthFor, type Book, type Carried, type Marked } from "./book";
+import { marked, strengthFor, type Book, type Carried, type Marked } from "./book";
 import { inOrder } from "../sums/days";
 import type { Outing } from "./outing";
 
@@ -73,9 +73,9 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
   let deadGramMetres = 0;
   const own = book.carriedOf(item.id);
   for (const one of own) {
-    const { outing, carry, mark, part, metres } = one;
+    const { outing, mark, part, borne } = one;
     // What a companion carried of it is off the owner's back; it was used, and wore, all the same.
-    carried.metres += metres * partOf(carry);
+    carried.metres += borne;
     carried.nights += outing.nights * part;
     carried.days += outing.days * part;
     carried.trips += 1;
@@ -85,7 +85,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     used.nights += nightsFor(item, outing) * part * share;
     used.days += outing.days * part * share;
     if (mark.use !== "unused") used.trips += 1;
-    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * metres * partOf(carry);
+    else if (!item.cover && item.weight) deadGramMetres += item.weight.g * borne;
   }
   const entries = book.entriesOf(item.id);
   const marks = marked(own);

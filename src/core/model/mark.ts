@@ -92,6 +92,13 @@ export const Shared = z.object({
     .number("Write the part as a number.")
     .min(0, "The part runs from 0 (none of it) to 1 (all of it).")
     .max(1, "The part runs from 0 (none of it) to 1 (all of it)."),
+  legs: z
+    .array(LegId)
+    .min(1)
+    .max(400)
+    .nullable()
+    .default(null)
+    .meta({ description: "The legs that this was so on; null: all that it was carried on." }),
 });
 export type Shared = z.infer<typeof Shared>;
 

@@ -125,6 +125,10 @@ export const Line = z.object({
 });
 export type Line = z.infer<typeof Line>;
 
+/** A line as a phone sends it: new, or changed there since. */
+export const SentLine = Line.extend({ change: z.enum(["rewritten", "deleted"]).nullable().default(null) });
+export type SentLine = z.infer<typeof SentLine>;
+
 export const Trip = z.object({
   id: TripId,
   name: Name,

@@ -1,5 +1,5 @@
 import { compareLists, listOf, type ListDifference } from "../compare/lists";
-import { carriedOfTrip, partOf, type Book } from "../ledger/book";
+import { carriedOfTrip, type Book } from "../ledger/book";
 import { groupBy } from "../sums/group";
 import { medianOf } from "../sums/median";
 import type { Outing } from "../ledger/outing";
@@ -36,9 +36,9 @@ export function seasonOf(book: Book, year: string): Season {
     (outing) => weighIn(book.tripOf(outing), book.item, book.items).legs[0]?.base ?? 0,
   );
   const marks = outings.flatMap((outing) =>
-    carriedOfTrip(outing, book.tripOf(outing).carries).flatMap(({ carry, mark, metres }) => {
+    carriedOfTrip(outing, book.tripOf(outing).carries).flatMap(({ carry, mark, metres, borne }) => {
       const item = book.item(carry.item);
-      return item && mark ? [{ item, carry, mark, outing, metres }] : [];
+      return item && mark ? [{ item, carry, mark, outing, metres, borne }] : [];
     }),
   );
   const failed = marks.filter(({ mark }) => mark.troubles.includes("failed"));
@@ -50,7 +50,7 @@ export function seasonOf(book: Book, year: string): Season {
     base: bases.length ? medianOf(bases) : null,
     deadGramMetres: marks
       .filter(({ mark, item }) => mark.use === "unused" && !item.cover)
-      .reduce((sum, { item, carry, metres }) => sum + (item.weight?.g ?? 0) * partOf(carry) * metres, 0),
+      .reduce((sum, { item, borne }) => sum + (item.weight?.g ?? 0) * borne, 0),
     failedOn: new Set(failed.map(({ outing }) => outing.trip.id)),
     failures: [...groupBy(failed, ({ item }) => item.kind)]
       .map(([kind, times]) => [kind, times.length] as const)

@@ -105,11 +105,11 @@ export const sayShortDay = (iso: string) => NIGHT.format(new Date(`${iso}T00:00:
 
 /** From a day to another: "7–28 June 2025". */
 export const sayDays = (from: string, to: string) =>
-  DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`)).replace(
-    // Within a month the two days stand close; the newer tables of names set them apart.
-    /^(\d+)\s–\s(?=\d+\s\D)/,
-    "$1–",
-  );
+  DAY.formatRange(new Date(`${from}T00:00:00Z`), new Date(`${to}T00:00:00Z`))
+    // A browser's table of names may set the dash in other spaces than the server's: a page must say one thing.
+    .replace(/\s–\s/, " – ")
+    // Within a month the two days stand close; the newer tables set them apart.
+    .replace(/^(\d+) – (?=\d+\s\D)/, "$1–");
 
 const WORDS = [
   "no",

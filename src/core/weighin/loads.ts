@@ -38,11 +38,12 @@ interface Lugged {
 }
 
 function luggedOn(outing: Outing, book: Pick<Book, "item" | "tripOf">): Lugged[] {
-  return carriedOfTrip(outing, book.tripOf(outing).carries).flatMap(({ carry, mark, metres }) => {
+  return carriedOfTrip(outing, book.tripOf(outing).carries).flatMap(({ carry, mark, borne }) => {
     const item = book.item(carry.item);
     if (!item) return [];
     const grams = (item.weight?.g ?? 0) * partOf(carry);
-    return [{ item, grams, gramMetres: grams * metres, isUnused: mark?.use === "unused" && !item.cover }];
+    const gramMetres = (item.weight?.g ?? 0) * borne;
+    return [{ item, grams, gramMetres, isUnused: mark?.use === "unused" && !item.cover }];
   });
 }
 

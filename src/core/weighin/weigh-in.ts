@@ -1,5 +1,5 @@
 import { weightOn } from "../compare/lists";
-import { partOf } from "../ledger/book";
+import { partOf, partOn } from "../ledger/book";
 import { joinedAt, sharesCarried } from "../ledger/carriage";
 import { groupBy } from "../sums/group";
 import { medianOf } from "../sums/median";
@@ -155,7 +155,10 @@ const alongOn = (leg: LegId | undefined, packed: readonly Packed[]) =>
 
 function legLoad(leg: LegId, packed: readonly Packed[], outing: Outing): LegLoad {
   const along = alongOn(leg, packed);
-  const load = (sort: Load) => sumOf(along.filter(({ item }) => countsAs(item) === sort));
+  const load = (sort: Load) =>
+    along
+      .filter(({ item }) => countsAs(item) === sort)
+      .reduce((sum, { grams, carry }) => sum + (grams ?? 0) * (partOn(carry, leg) / partOf(carry) || 0), 0);
   return {
     leg,
     base: load("base"),

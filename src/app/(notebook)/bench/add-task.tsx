@@ -33,7 +33,7 @@ export function AddTask({ things }: { things: readonly (readonly [id: string, na
       />
       <SelectField label="where" className="w-32" {...field("place")} options={BENCH_PLACES} />
       <Field label="by" type="date" className="w-40" {...field("due")} />
-      <FormEnd save="Add" look="btn btn-leaf mt-6 !min-h-10" wrong={wrong} busy={busy} />
+      <FormEnd save="Add" look="btn btn-leaf mt-6 btn-tall" wrong={wrong} busy={busy} />
     </form>
   );
 }

@@ -55,7 +55,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
           placeholder={`rain shell ${units.weight === "g" ? "312 g" : "11 oz"} lid`}
           className="flex-1"
         />
-        <button className="btn btn-leaf mb-px !min-h-10" disabled={busy}>
+        <button className="btn btn-leaf mb-px btn-tall" disabled={busy}>
           Add
         </button>
       </div>

@@ -3,13 +3,14 @@
 import { useMemo, useState } from "react";
 import type { Named } from "@/core/hear/hear";
 import type { Line, TripId } from "@/core/model";
-import { count, sayDay, sayDays, type Units } from "@/core/units/speak";
+import { count, sayDays, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
 import type { CarriedIn, LegAhead } from "./carried-of";
 import { InThePack } from "./in-the-pack";
 import type { KeptLine } from "./field-store";
-import { Preview, Understood } from "./understood";
+import { Lines, type ShownLine } from "./lines";
+import { Preview } from "./understood";
 import { useFieldLines } from "./use-field-lines";
 import { useOffline, useStorage } from "./use-offline";
 
@@ -35,8 +36,11 @@ interface FieldLogProps {
 export function FieldLog({ trips, today, units }: FieldLogProps) {
   const begun = trips.find(({ starts, ends }) => starts <= today && today <= ends);
   const [trip, setTrip] = useState(begun ?? trips[0]);
-  const there = useMemo(() => new Set(trips.flatMap(({ lines }) => lines.map(({ id }) => id))), [trips]);
-  const { kept, waiting, wrong, write } = useFieldLines(there);
+  const there = useMemo(
+    () => new Map(trips.flatMap(({ lines }) => lines.map(({ id, text }) => [id, text] as const))),
+    [trips],
+  );
+  const { kept, waiting, wrong, write, keep } = useFieldLines(there);
   const offline = useOffline("/trail");
   const storage = useStorage();
   return (
@@ -60,7 +64,12 @@ export function FieldLog({ trips, today, units }: FieldLogProps) {
           storage === "refused" &&
           " The browser may throw away what it keeps when the phone is full: send the lines when you can."}
       </p>
-      <Lines lines={linesOf(trip, kept)} things={trip.along} units={units} />
+      <Lines
+        lines={linesOf(trip, kept)}
+        things={trip.along}
+        units={units}
+        onChange={(line, to) => keep({ ...line, ...to, trip: trip.id, sent: false, refused: undefined })}
+      />
       <InThePack trip={trip.id} pockets={trip.pockets} legs={trip.legs} />
     </div>
   );
@@ -78,14 +87,12 @@ function Without() {
   );
 }
 
-type ShownLine = Line & Partial<KeptLine>;
-
-/** What the server has of a trip, and what the phone has, the newest first. */
+/** What the server has of a trip, and what the phone has, the newest first; what was deleted here is not shown. */
 function linesOf(trip: TrailTrip, kept: readonly KeptLine[]): ShownLine[] {
   const here = new Set(kept.map(({ id }) => id));
   return [
-    ...trip.lines.filter(({ id }) => !here.has(id)),
-    ...kept.filter((line) => line.trip === trip.id),
+    ...trip.lines.filter(({ id }) => !here.has(id)).map((line) => ({ ...line, sent: true, change: null })),
+    ...kept.filter((line) => line.trip === trip.id && line.change !== "deleted"),
   ].sort((a, b) => b.at.localeCompare(a.at));
 }
 
@@ -126,34 +133,5 @@ function WriteLine({ things, units, wrong, onWrite }: WriteLineProps) {
       <Preview text={text} things={things} units={units} />
       <button className="btn btn-leaf mt-2 w-full sm:w-auto">Keep it</button>
     </PageForm>
-  );
-}
-
-interface LinesProps {
-  readonly lines: readonly ShownLine[];
-  readonly things: readonly Named[];
-  readonly units: Units;
-}
-
-function Lines({ lines, things, units }: LinesProps) {
-  return (
-    <ul className="mt-2 border-t-2 border-ink" aria-label="Lines, newest first">
-      {lines.map((line) => (
-        <li key={line.id} className="border-b border-rule py-1.5">
-          <span className="font-semibold">{line.text}</span>
-          <span className="block text-sm text-muted">
-            {sayDay(line.at.slice(0, 10))} · <Understood text={line.text} things={things} units={units} />
-            {line.sent === false && !line.refused && " · waits here"}
-            {line.taken && " · in the debrief"}
-          </span>
-          {line.refused && <span className="block text-sting">Not kept by the server. {line.refused}</span>}
-        </li>
-      ))}
-      {lines.length === 0 && (
-        <li className="py-2 text-muted">
-          Nothing yet. “poncho sent home”, “cold night, 2 °C, in quilt and jacket”, “400 g of gas left”.
-        </li>
-      )}
-    </ul>
   );
 }

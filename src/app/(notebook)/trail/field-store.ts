@@ -1,8 +1,8 @@
 import { openDB, type DBSchema } from "idb";
-import type { Line, TripId } from "@/core/model";
+import type { SentLine, TripId } from "@/core/model";
 
-/** A line as the phone keeps it, until the server has it, and why if it never will. */
-export interface KeptLine extends Line {
+/** A line as the phone keeps it, until the server has it so, and why if it never will. */
+export interface KeptLine extends SentLine {
   readonly trip: TripId;
   readonly sent: boolean;
   readonly refused?: string;
@@ -48,12 +48,24 @@ export async function sendLines(): Promise<boolean> {
     const answer = await fetch("/api/lines", {
       method: "POST",
       headers: { "content-type": "application/json" },
-      body: JSON.stringify({ trip, lines: lines.map(({ id, at, text }) => ({ id, at, text })) }),
+      body: JSON.stringify({
+        trip,
+        lines: lines.map(({ id, at, text, change }) => ({ id, at, text, change })),
+      }),
     });
     if (answer.status >= 500) throw new Error(`sendLines: ${answer.status}`);
     const why = answer.ok ? undefined : ((await answer.json()) as { why: string }).why;
-    for (const line of lines) await keepLine({ ...line, sent: answer.ok, ...(why && { refused: why }) });
+    for (const line of lines) await answered(line, { sent: answer.ok, ...(why && { refused: why }) });
     went ||= answer.ok;
   }
   return went;
+}
+
+/** What became of a line that was sent; one that was changed meanwhile waits on. */
+async function answered(line: KeptLine, became: Pick<KeptLine, "sent" | "refused">): Promise<void> {
+  const db = await open();
+  const change = db.transaction("lines", "readwrite");
+  const now = await change.store.get(line.id);
+  if (now?.text === line.text && now.change === line.change) await change.store.put({ ...line, ...became });
+  await change.done;
 }

@@ -14,9 +14,9 @@ const NOTHING_KEPT =
  * The lines that this phone keeps: written here first, sent as soon as the server answers, and forgotten once
  * its page shows them.
  *
- * @param there ids of the lines that the server's page shows by itself
+ * @param there the lines that the server's page shows by itself: their words by their id
  */
-export function useFieldLines(there: ReadonlySet<string>) {
+export function useFieldLines(there: ReadonlyMap<string, string>) {
   const [kept, setKept] = useState<readonly KeptLine[]>([]);
   const [wrong, setWrong] = useState<string>();
   const look = useCallback(async () => {
@@ -50,14 +50,15 @@ export function useFieldLines(there: ReadonlySet<string>) {
     return () => clearInterval(again);
   }, [waiting, send]);
   useEffect(() => {
-    const done = kept.filter(({ id, sent }) => sent && there.has(id)).map(({ id }) => id);
+    const isThere = ({ id, text, change }: KeptLine) =>
+      change === "deleted" ? !there.has(id) : there.get(id) === text;
+    const done = kept.filter((line) => line.sent && isThere(line)).map(({ id }) => id);
     if (done.length > 0) void forgetLines(done).then(look);
   }, [there, kept, look]);
   /** Keeps a line on the phone, and sends it; why not, where the phone refuses. */
-  const write = async (trip: TripId, text: string): Promise<string | null> => {
-    const line = { id: nanoid(), at: new Date().toISOString(), text, taken: false, told: null };
+  const keep = async (line: KeptLine): Promise<string | null> => {
     try {
-      await keepLine({ ...line, trip, sent: false });
+      await keepLine(line);
     } catch (error) {
       const why = error instanceof Error && error.name === "QuotaExceededError" ? "it is full" : "it refuses";
       return `This phone can't keep the line: ${why}. It stays here; copy it, or make room.`;
@@ -66,5 +67,16 @@ export function useFieldLines(there: ReadonlySet<string>) {
     void send();
     return null;
   };
-  return { kept, waiting, wrong, write };
+  const write = (trip: TripId, text: string) =>
+    keep({
+      id: nanoid(),
+      at: new Date().toISOString(),
+      text,
+      taken: false,
+      told: null,
+      change: null,
+      trip,
+      sent: false,
+    });
+  return { kept, waiting, wrong, write, keep };
 }

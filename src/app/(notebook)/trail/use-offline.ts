@@ -12,6 +12,8 @@ export function useOffline(page: string): "ready" | "not yet" | "no" {
         if (!("serviceWorker" in navigator)) throw new Error("useOffline: no service workers here");
         await navigator.serviceWorker.register("/trail-worker.js", { scope: page });
         const { active } = await navigator.serviceWorker.ready;
+        // What draws notices comes with the first of them, and that may be said where there is no network.
+        await import("@/ui/notice/toasts");
         // What was loaded before the worker was there has not gone through it: the page as well as its files.
         const files = performance
           .getEntriesByType("resource")

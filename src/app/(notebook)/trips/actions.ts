@@ -115,13 +115,20 @@ async function pack(tx: Db, trip: TripHead, packing: readonly Packed[number][]):
     packing.map(({ item, legs }) => ({
       item,
       legs,
-      shared: before.get(item)?.shared ?? null,
+      shared: sharedOn(before.get(item)?.shared ?? null, ids),
       mark: onLegs(before.get(item)?.mark ?? null, ids),
     })),
   );
   await refuseAfterExit(tx, [...now]).catch((error: unknown) => {
     throw isRefused(error) ? new Refused(error.message, { field: "starts" }) : error;
   });
+}
+
+/** What was shared on legs that are gone only is shared no more. */
+function sharedOn(shared: Shared | null, legs: ReadonlySet<LegId>): Shared | null {
+  if (!shared?.legs) return shared;
+  const left = shared.legs.filter((id) => legs.has(id));
+  return left.length > 0 ? { ...shared, legs: left } : null;
 }
 
 /** A mark on a leg that is gone says no more where on the trip it was. */
@@ -159,11 +166,7 @@ export async function setStretches(
     if (next.legs.length > MOST_LEGS) return refuse({ "": "That would be more legs than a trip can have." });
     await saveTrips(tx, [next]);
     if (stretches.length === 0) await removeCarries(tx, known.id, [thing.id]);
-    await saveCarries(
-      tx,
-      known.id,
-      next.carries.filter((carry) => carry.legs !== null || carry.item === thing.id),
-    );
+    await saveCarries(tx, known.id, next.carries);
     return { ok: true, value: before ? stretchesOf(known.legs, before.legs) : [] };
   });
 }
@@ -178,6 +181,9 @@ export async function setShared(
     const shared = Shared.nullable().parse(raw);
     const carry = (await carriesOf(tx, { trip: TripId.parse(trip) })).find((each) => each.item === item);
     if (!carry) return refuse({ item: "That was not in the pack of this trip." });
+    const ids = (await findTrip(tx, carry.trip))?.legs.map(({ id }) => id);
+    if (shared?.legs?.some((leg) => !ids?.includes(leg)))
+      return refuse({ legs: "That leg is no longer there. Reload the page." });
     await saveCarries(tx, carry.trip, [{ ...carry, shared }]);
     return { ok: true, value: undefined };
   });

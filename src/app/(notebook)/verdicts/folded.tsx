@@ -50,7 +50,7 @@ export function Kept({ lines }: { lines: readonly PlainLine[] }) {
                     <Link
                       prefetch={false}
                       href={itemPath(item)}
-                      className="inline-block min-h-6 hover:underline"
+                      className="inline-block min-h-6 min-w-6 hover:underline"
                     >
                       {name}
                     </Link>
@@ -80,7 +80,7 @@ export function Gone({ lines }: { lines: readonly PlainLine[] }) {
               <Link
                 prefetch={false}
                 href={itemPath(item)}
-                className="inline-block min-h-6 font-semibold hover:underline"
+                className="inline-block min-h-6 min-w-6 font-semibold hover:underline"
               >
                 {name}
               </Link>{" "}

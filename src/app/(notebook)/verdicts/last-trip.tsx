@@ -60,7 +60,7 @@ export function LastTrip({ kit: { book, things } }: { kit: Kit }) {
                     <Link
                       prefetch={false}
                       href={itemPath(id)}
-                      className="inline-block min-h-6 hover:underline"
+                      className="inline-block min-h-6 min-w-6 hover:underline"
                     >
                       {name}
                     </Link>

@@ -235,9 +235,16 @@ function ofTrip(trip: Trip, names: Names): Problem[] {
 }
 
 /** @param isAgain it was marked on this trip before */
-function carryProblems({ item, legs, mark }: Carry, trip: Trip, isAgain: boolean, names: Names): Problem[] {
+function carryProblems(
+  { item, legs, shared, mark }: Carry,
+  trip: Trip,
+  isAgain: boolean,
+  names: Names,
+): Problem[] {
   const ids = trip.legs.map(({ id }) => id);
-  const beyond = [...(legs ?? []), mark?.at?.leg ?? null].find((leg) => leg !== null && !ids.includes(leg));
+  const beyond = [...(legs ?? []), ...(shared?.legs ?? []), mark?.at?.leg ?? null].find(
+    (leg) => leg !== null && !ids.includes(leg),
+  );
   return [
     ...unknown(item, names, ["item"]),
     ...(isAgain

@@ -49,11 +49,11 @@ export function BestList({ trip, things, litres, units }: BestListProps) {
           placeholder={units.weight === "g" ? "6.5 kg" : "14 lb"}
         />
         {searching ? (
-          <button type="button" className="btn mt-6 !min-h-10" onClick={stop}>
+          <button type="button" className="btn mt-6 btn-tall" onClick={stop}>
             Stop
           </button>
         ) : (
-          <button className="btn mt-6 !min-h-10">Find it</button>
+          <button className="btn mt-6 btn-tall">Find it</button>
         )}
       </PageForm>
       <div aria-live="polite" className="mt-1">

@@ -26,7 +26,7 @@ export function TypeWeight({ wrong, units, onSave }: TypeWeightProps) {
         className="w-56"
         placeholder={units.weight === "g" ? "312 g" : "11 oz"}
       />
-      <button className="btn mt-6 !min-h-10">Save</button>
+      <button className="btn mt-6 btn-tall">Save</button>
     </PageForm>
   );
 }

@@ -63,7 +63,7 @@ export function AddWish({ kinds, things, units, currency }: AddWishProps) {
       <FormEnd
         save="Add"
         saveAnyhow="Yes, add it"
-        look="btn btn-leaf mt-6 !min-h-10"
+        look="btn btn-leaf mt-6 btn-tall"
         wrong={wrong}
         ask={ask}
         busy={busy}

@@ -16,8 +16,8 @@ export interface Along extends WentAlong {
 export const alongOf = (trip: Trip, book: Book): Along[] =>
   carriedOfTrip(outingOf(trip), trip.carries).flatMap((carried) => {
     const item = book.item(carried.carry.item);
-    const { carry, metres } = carried;
-    return item ? [{ item, carry, metres, code: strokeOf(carried, item) }] : [];
+    const { carry, metres, borne } = carried;
+    return item ? [{ item, carry, metres, borne, code: strokeOf(carried, item) }] : [];
   });
 
 /** What was borne with somebody, or by them. */

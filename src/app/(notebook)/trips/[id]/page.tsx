@@ -4,6 +4,7 @@ import { readBook } from "@/app/book";
 import { idIn } from "@/app/id-in";
 import { endsOf } from "@/core/ledger/stretches";
 import { TripId } from "@/core/model";
+import { legName } from "@/core/say/walk/mark";
 import { store } from "@/data/connection";
 import { findTrack } from "@/data/records/tracks";
 import { alongOf, happenedIn, sharedOf, wayOf } from "./along-of";
@@ -56,6 +57,7 @@ export default async function TripPage({ params }: Asked) {
             trip={trip.id}
             shared={sharedOf(along)}
             things={along.map(({ item }) => ({ item: item.id, name: item.name }))}
+            legs={trip.legs.map(({ id }) => ({ id, name: legName(trip.legs, id) }))}
             units={units}
           />
           <WhatItWasLike trip={trip} book={book} />

@@ -38,7 +38,7 @@ export function SoCold({ beds, bed, pads, asked, units }: SoColdProps) {
           placeholder={sayTemperature(-3, units)}
           error={low && !low.ok ? low.why : undefined}
         />
-        <button className="btn mt-6 !min-h-10">Ask</button>
+        <button className="btn mt-6 btn-tall">Ask</button>
       </form>
       {low?.ok && <Chances beds={beds} low={low.value} units={units} />}
       {low?.ok && <p className="mt-1 text-sm">{sayPads(pads, low.value, false, units)}</p>}

@@ -148,7 +148,7 @@ function BetterBurner({ asked, perNight }: Pick<FuelProps, "asked"> & { readonly
           defaultValue={asked.saves}
           className="w-40"
         />
-        <button className="btn mt-6 !min-h-10">Does it pay?</button>
+        <button className="btn mt-6 btn-tall">Does it pay?</button>
       </form>
       {pays && (
         <p role="status">

@@ -127,7 +127,7 @@ function AskedFor({ asked, nights, way, margin, isPlanned, units }: AskedForProp
         error={isWrong(asked.dry)}
         className="w-48"
       />
-      <button className="btn mt-6 !min-h-10">Reckon</button>
+      <button className="btn mt-6 btn-tall">Reckon</button>
     </form>
   );
 }

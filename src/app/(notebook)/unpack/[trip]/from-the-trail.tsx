@@ -34,19 +34,27 @@ interface FromTheTrailProps {
   readonly units: Units;
 }
 
+/** More lines than this are folded, or the pack would lie below them all. */
+const FEW = 5;
+
 /** What was written on the way: each line as it is understood, put right where it is not, and taken by one press. */
 export function FromTheTrail({ lines, taken, ...rest }: FromTheTrailProps) {
   if (lines.length === 0 && taken.length === 0) return null;
   return (
     <section aria-labelledby="trail-title" className="mb-6 border-l-4 border-catkin-strong pl-4">
-      <h2 id="trail-title" className="text-lg">
-        Written on the way
-      </h2>
-      <ul>
-        {lines.map((line) => (
-          <WaitingLine key={line.id + line.text} line={line} {...rest} />
-        ))}
-      </ul>
+      <details open={lines.length <= FEW}>
+        <summary className="py-1">
+          <h2 id="trail-title" className="inline text-lg">
+            Written on the way
+          </h2>
+          {lines.length > 0 && <span className="text-muted">, {count(lines.length, "line")} to take</span>}
+        </summary>
+        <ul>
+          {lines.map((line) => (
+            <WaitingLine key={line.id + line.text} line={line} {...rest} />
+          ))}
+        </ul>
+      </details>
       {taken.length > 0 && <TakenLines trip={rest.trip} lines={taken} />}
     </section>
   );

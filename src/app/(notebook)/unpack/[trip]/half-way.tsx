@@ -51,7 +51,7 @@ export function HalfWay({ trip, on, distance, days, rest, units }: HalfWayProps)
           onChange={({ target }) => setTyped({ ...typed, on: target.value })}
           error={wrong.on}
         />
-        <button className="btn mt-6 !min-h-10 pointer-coarse:!min-h-11" disabled={busy}>
+        <button className="btn mt-6 btn-tall" disabled={busy}>
           Count that
         </button>
       </PageForm>

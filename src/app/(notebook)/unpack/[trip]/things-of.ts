@@ -60,7 +60,12 @@ export function wayOf(trip: Trip, book: Book): Way {
   const here = book.items.filter(({ id, state }) => along.has(id) || state === "active");
   return {
     legs: trip.legs.map(({ id, name }, n) => ({ id, name: name || `Leg ${n + 1}` })),
-    unit: book.settings.units.distance,
+    walked: {
+      starts: trip.starts,
+      ends: trip.ends,
+      legs: trip.legs.map(({ id, distance, starts, ends }) => ({ id, distance, starts, ends })),
+    },
+    units: book.settings.units,
     others: [...here]
       .sort((a, b) => Number(along.has(b.id)) - Number(along.has(a.id)))
       .map(({ id, name }) => ({ id, name })),

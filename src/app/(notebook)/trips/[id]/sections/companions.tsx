@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { ItemId, Shared, TripId } from "@/core/model";
-import { sayMass, type Units } from "@/core/units/speak";
+import type { ItemId, LegId, Shared, TripId } from "@/core/model";
+import { listWords, sayMass, type Units } from "@/core/units/speak";
 import { refuse } from "@/ui/form/answer";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
@@ -20,6 +20,30 @@ const PARTS = [
 const partWord = (part: number) =>
   PARTS.find(([value]) => Math.abs(Number(value) - part) < 0.01)?.[1] ?? `${Math.round(part * 100)} %`;
 
+/** A leg of the trip, and what it is called. */
+interface NamedLeg {
+  readonly id: LegId;
+  readonly name: string;
+}
+
+const ALL = "all";
+/** Parts of the way as they are said: the whole, one leg, from one on, up to one. */
+const wayWords = (legs: readonly NamedLeg[]): (readonly [string, string])[] => [
+  [ALL, "all the way"],
+  ...legs.map(({ id, name }) => [`only ${id}`, `${name} only`] as const),
+  ...legs.slice(1, -1).map(({ id, name }) => [`from ${id}`, `from ${name} on`] as const),
+  ...legs.slice(1, -1).map(({ id, name }) => [`to ${id}`, `up to ${name}`] as const),
+];
+
+/** The legs of a part of the way as it was chosen; null: all of them. */
+function legsOf(chosen: string, legs: readonly NamedLeg[]): LegId[] | null {
+  const [how = "", ...id] = chosen.split(" ");
+  const at = legs.findIndex((leg) => leg.id === id.join(" "));
+  if (how === ALL || at < 0) return null;
+  const on = { only: legs.slice(at, at + 1), from: legs.slice(at), to: legs.slice(0, at + 1) }[how] ?? legs;
+  return on.map((leg) => leg.id);
+}
+
 interface SharedThing extends Shared {
   readonly item: ItemId;
   readonly name: string;
@@ -32,6 +56,7 @@ interface CompanionsProps {
   readonly trip: TripId;
   readonly shared: readonly SharedThing[];
   readonly things: readonly { readonly item: ItemId; readonly name: string }[];
+  readonly legs: readonly NamedLeg[];
   readonly units: Units;
 }
 
@@ -39,7 +64,7 @@ interface CompanionsProps {
  * What was carried in turn or split with companions, and what it weighed for all of them together. No
  * accounts, just names.
  */
-export function Companions({ trip, shared, things, units }: CompanionsProps) {
+export function Companions({ trip, shared, things, legs, units }: CompanionsProps) {
   const router = useRouter();
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
   const say = async (of: ItemId, how: Shared | null) => {
@@ -55,9 +80,12 @@ export function Companions({ trip, shared, things, units }: CompanionsProps) {
   return (
     <details className="mt-4" open={shared.length > 0}>
       <summary className="py-1">Shared with companions</summary>
-      {shared.length > 0 && <SharedThings shared={shared} units={units} onRemove={(of) => say(of, null)} />}
+      {shared.length > 0 && (
+        <SharedThings shared={shared} legs={legs} units={units} onRemove={(of) => say(of, null)} />
+      )}
       <AddShared
         things={things}
+        legs={legs}
         lastWith={shared.at(-1)?.with ?? ""}
         wrong={wrong}
         onWrong={setWrong}
@@ -69,11 +97,12 @@ export function Companions({ trip, shared, things, units }: CompanionsProps) {
 
 interface SharedThingsProps {
   readonly shared: readonly SharedThing[];
+  readonly legs: readonly NamedLeg[];
   readonly units: Units;
   readonly onRemove: (item: ItemId) => Promise<boolean>;
 }
 
-function SharedThings({ shared, units, onRemove }: SharedThingsProps) {
+function SharedThings({ shared, legs, units, onRemove }: SharedThingsProps) {
   const theirs = shared.reduce((sum, thing) => sum + thing.grams * (1 - thing.part), 0);
   const group = shared.reduce((sum, thing) => sum + thing.grams, 0);
   return (
@@ -85,6 +114,7 @@ function SharedThings({ shared, units, onRemove }: SharedThingsProps) {
               {thing.name}{" "}
               <span className="text-sm text-muted">
                 {thing.owner ? `${thing.owner}’s, ` : ""}with {thing.with}, yours: {partWord(thing.part)}
+                {thing.legs && `, on ${listWords(namesOf(thing.legs, legs))}`}
               </span>
             </span>
             <button type="button" className="btn btn-plain" onClick={() => void onRemove(thing.item)}>
@@ -95,28 +125,36 @@ function SharedThings({ shared, units, onRemove }: SharedThingsProps) {
       </ul>
       <p className="hint mt-1">
         Shared things weigh {sayMass(group, units)} for all together; {sayMass(theirs, units)} of that was on
-        other backs, and is not counted in yours.
+        other backs{shared.some((thing) => thing.legs) && ", where it was shared"}, and is not counted in
+        yours.
       </p>
     </>
   );
 }
 
+/** Names of some legs, in their order. */
+const namesOf = (on: readonly LegId[], legs: readonly NamedLeg[]) =>
+  legs.filter(({ id }) => on.includes(id)).map(({ name }) => name);
+
 interface AddSharedProps {
   readonly things: CompanionsProps["things"];
+  readonly legs: readonly NamedLeg[];
   readonly lastWith: string;
   readonly wrong: Readonly<Record<string, string>>;
   readonly onWrong: (wrong: Readonly<Record<string, string>>) => void;
   readonly onAdd: (item: ItemId, how: Shared) => Promise<boolean>;
 }
 
-function AddShared({ things, lastWith, wrong, onWrong, onAdd }: AddSharedProps) {
+function AddShared({ things, legs, lastWith, wrong, onWrong, onAdd }: AddSharedProps) {
   const [item, setItem] = useState("");
   const [companion, setCompanion] = useState(lastWith);
   const [part, setPart] = useState("0.5");
+  const [where, setWhere] = useState(ALL);
   const add = async () => {
     const chosen = things.find((thing) => thing.item === item);
     if (!chosen) return onWrong({ item: "Choose what was shared." });
-    if (await onAdd(chosen.item, { with: companion.trim(), part: Number(part) })) setItem("");
+    const how = { with: companion.trim(), part: Number(part), legs: legsOf(where, legs) };
+    if (await onAdd(chosen.item, how)) setItem("");
   };
   return (
     <PageForm className="mt-2 flex flex-wrap items-start gap-2" onSend={() => void add()}>
@@ -143,7 +181,17 @@ function AddShared({ things, lastWith, wrong, onWrong, onAdd }: AddSharedProps) 
         options={PARTS}
         onChange={({ target }) => setPart(target.value)}
       />
-      <button className="btn mt-6 !min-h-10">
+      {legs.length > 1 && (
+        <SelectField
+          label="Where"
+          className="w-44"
+          value={where}
+          error={wrong.legs}
+          options={wayWords(legs)}
+          onChange={({ target }) => setWhere(target.value)}
+        />
+      )}
+      <button className="btn mt-6 btn-tall">
         Add<span className="sr-only"> what was shared</span>
       </button>
     </PageForm>

@@ -195,7 +195,7 @@ function TypeStretches({ name, stretches, way, units, onTyped }: TypeStretchesPr
         error={wrong}
         placeholder="0–60, 260–400"
       />
-      <button className="btn mt-6 !min-h-10 pointer-coarse:!min-h-11">Set it</button>
+      <button className="btn mt-6 btn-tall">Set it</button>
     </PageForm>
   );
 }

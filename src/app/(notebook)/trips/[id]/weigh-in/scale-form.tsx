@@ -47,7 +47,7 @@ export function ScaleForm({
         ]}
         {...field("holds")}
       />
-      <FormEnd save="Save" look="btn mt-6 !min-h-10" wrong={wrong} busy={busy} />
+      <FormEnd save="Save" look="btn mt-6 btn-tall" wrong={wrong} busy={busy} />
     </form>
   );
 }

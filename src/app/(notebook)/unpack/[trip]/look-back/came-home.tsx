@@ -95,7 +95,7 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
         className="w-40"
         options={[["", "as its name tells"], ...SUPPLY_SORTS]}
       />
-      <button className="btn mt-6 !min-h-10">
+      <button className="btn mt-6 btn-tall">
         Add<span className="sr-only"> what came home</span>
       </button>
     </PageForm>

@@ -117,12 +117,7 @@ function UnfeltNight({ night, units, onFelt }: UnfeltNightProps) {
         {night.low !== null && `, down to ${sayTemperature(night.low, units)}`}
       </span>
       {FELTS.map((each) => (
-        <button
-          key={each}
-          type="button"
-          className="btn !min-h-8 pointer-coarse:!min-h-11"
-          onClick={() => onFelt(each)}
-        >
+        <button key={each} type="button" className="btn !min-h-8" onClick={() => onFelt(each)}>
           {each}
         </button>
       ))}
@@ -200,7 +195,7 @@ function AddNights({ beds, slept, left, units, onSlept, onAdd }: AddNightsProps)
         className="w-36"
       />
       {beds.length > 0 && <SleptBoxes beds={beds} slept={slept} onSlept={onSlept} />}
-      <button className="btn mt-6 !min-h-10">
+      <button className="btn mt-6 btn-tall">
         Add<span className="sr-only"> the nights</span>
       </button>
     </PageForm>

@@ -58,7 +58,7 @@ export function MissedThings({
           ]}
           className="w-52"
         />
-        <button className="btn mb-px !min-h-10">Add</button>
+        <button className="btn mb-px btn-tall">Add</button>
       </PageForm>
     </fieldset>
   );

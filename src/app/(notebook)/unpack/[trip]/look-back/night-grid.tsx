@@ -105,7 +105,7 @@ function GridRow({ row, units, wrong, onChange, onFill, onPaste }: GridRowProps)
       </select>
       <button
         type="button"
-        className="btn btn-plain !min-h-10 sm:order-last pointer-coarse:!min-h-11"
+        className="btn btn-plain btn-tall min-w-11 sm:order-last"
         onClick={onFill}
         title="The same below"
       >

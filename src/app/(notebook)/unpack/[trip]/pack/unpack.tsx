@@ -6,6 +6,7 @@ import type { ItemId, TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
 import { isTyping } from "@/ui/is-typing";
 import { useKeptMarks } from "@/ui/marks/kept-marks";
+import { useBackCloses } from "@/ui/use-back-closes";
 import { useLoaded } from "@/ui/use-loaded";
 import { PageHead } from "@/ui/page/page-head";
 import { unpackPath } from "@/ui/paths";
@@ -45,6 +46,10 @@ export function Unpack({ trip, things, way }: UnpackProps) {
     if (item) act({ do: "focus", item });
     else document.querySelector<HTMLElement>("li[tabindex='0']")?.focus();
   };
+  useBackCloses(opened !== null || state.panel !== null, () => {
+    setOpened(null);
+    if (state.panel) act({ do: "panel", item: state.panel.item, kind: null });
+  });
   return (
     <section aria-label={`Unpack ${trip.name}`}>
       <UnpackHead

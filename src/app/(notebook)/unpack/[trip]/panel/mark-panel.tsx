@@ -32,6 +32,8 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
     if (panel === "note") note.current?.focus();
     if (panel === "amount") amounts.current?.querySelector("input")?.focus();
   }, [panel]);
+  // Of a set one may go, and the set stay: how many is asked with it.
+  const asksPieces = thing.pieces > 1 && Boolean(mark.exit);
   const hasPlace = panel === "more" && (mark.exit ?? mark.troubles?.includes("failed") ?? false);
   const goOn = (from: number) => {
     if (from + 1 < questions.length) setAt(from + 1);
@@ -72,7 +74,7 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
         />
       ))}
       {panel === "more" && !isShort && <Condition mark={mark} onSay={onSay} />}
-      {((panel === "more" && !isShort) || panel === "amount") && (
+      {((panel === "more" && !isShort) || panel === "amount" || asksPieces) && (
         <div ref={amounts}>
           <Amounts thing={thing} mark={mark} onSay={onSay} />
         </div>

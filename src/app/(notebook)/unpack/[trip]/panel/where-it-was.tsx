@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { ItemId, LegId, Mark } from "@/core/model";
-import { parseLength } from "@/core/units/quantity";
+import { readPlace, type Walked } from "@/core/ledger/place";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import type { Said } from "./panel-questions";
@@ -10,7 +10,9 @@ import type { Said } from "./panel-questions";
 /** What there is to say of a trip about where on it something happened, and what took its place. */
 export interface Way {
   readonly legs: readonly { readonly id: LegId; readonly name: string }[];
-  readonly unit: Units["distance"];
+  /** Its days and the lengths of its legs: by them a day is a place. */
+  readonly walked: Walked;
+  readonly units: Units;
   /** What else there is, on the trip or at home. */
   readonly others: readonly { readonly id: ItemId; readonly name: string }[];
 }
@@ -26,18 +28,14 @@ const NOT_SAID = "";
 
 /** Where on the trip it failed or left, and what it was swapped for. */
 export function WhereItWas({ way, item, mark, onSay }: WhereItWasProps) {
-  const { legs, unit, others } = way;
+  const { legs, walked, units, others } = way;
   const [error, setError] = useState<string>();
   const at: NonNullable<Mark["at"]> = mark.at ?? { leg: null, distance: null };
-  const say = (more: Partial<typeof at>) => {
-    const next = { ...at, ...more };
-    onSay({ at: next.leg === null && next.distance === null ? null : next });
-  };
-  const sayDistance = (typed: string) => {
+  const sayPlace = (typed: string) => {
     if (typed.trim() === (at.distance?.typed ?? "")) return;
-    const read = typed.trim() === "" ? null : parseLength(typed, unit);
+    const read = typed.trim() === "" ? null : readPlace(typed, walked, units);
     setError(read && !read.ok ? read.why : undefined);
-    if (!read || read.ok) say({ distance: read?.value ?? null });
+    if (!read || read.ok) onSay({ at: read?.value ?? null });
   };
   return (
     <div className="flex flex-wrap gap-3">
@@ -65,19 +63,20 @@ export function WhereItWas({ way, item, mark, onSay }: WhereItWasProps) {
           label="On which leg"
           className="w-44"
           value={at.leg ?? NOT_SAID}
-          onChange={(event) =>
-            say({ leg: event.target.value === NOT_SAID ? null : (event.target.value as LegId) })
+          onChange={({ target: { value: leg } }) =>
+            onSay({ at: leg === NOT_SAID ? null : { leg: leg as LegId, distance: null } })
           }
           options={[[NOT_SAID, "not said"], ...legs.map(({ id, name }) => [id, name] as const)]}
         />
       )}
       <Field
-        label="How far from the start"
-        className="w-44"
+        key={at.distance?.typed ?? at.leg}
+        label="How far from the start, or which day"
+        className="w-60"
         defaultValue={at.distance?.typed ?? ""}
-        placeholder={`41 ${unit}`}
+        placeholder={`41 ${units.distance}, or day 3`}
         error={error}
-        onBlur={(event) => sayDistance(event.target.value)}
+        onBlur={(event) => sayPlace(event.target.value)}
       />
     </div>
   );

@@ -8,7 +8,7 @@ import { rulesOf } from "@/core/trade/rules";
 import type { Db } from "@/data/db";
 import { carriesOf } from "@/data/records/carries";
 import { allItems } from "@/data/records/items";
-import { addLines, changeLine } from "@/data/records/lines";
+import { changeLine, takeInLines } from "@/data/records/lines";
 import { readSettings } from "@/data/records/settings";
 import { findTrip } from "@/data/records/trips";
 import { acting } from "@/app/acting";
@@ -106,7 +106,9 @@ export async function removeLine(trip: TripId, id: string): Promise<Answer<z.inp
 export async function putLineThere(trip: TripId, line: z.input<typeof Line>): Promise<Answer> {
   return acting(async (tx) => {
     const [id, was] = [TripId.parse(trip), Line.parse(line)];
-    const isThere = (await changeLine(tx, id, was.id, () => was)) ?? (await addLines(tx, id, [was]));
+    const isThere =
+      (await changeLine(tx, id, was.id, () => was)) ??
+      (await takeInLines(tx, id, [{ ...was, change: null }]));
     return isThere ? { ok: true, value: undefined } : noTrip;
   });
 }
