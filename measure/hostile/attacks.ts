@@ -130,6 +130,45 @@ const marksInStreams: Attack = async (target) => {
   return { tries: streams.tries(), faults: await lostOf(target, trip, streams.acknowledged) };
 };
 
+/** How often each of two writers says something of one thing. */
+const SAID = 12;
+
+/**
+ * Two screens at the same things at once, each saying a field of its own from what it saw before, at any pace: what each
+ * said last is there, whatever the other says meanwhile.
+ */
+const twoWriters: Attack = async (target, random) => {
+  const { trip, items } = largest(await told(target));
+  const things = items.slice(0, 3);
+  const writer = async (field: string, value: (n: number) => unknown) => {
+    const saw = new Map<string, object>(things.map((item) => [item, { use: "used" }]));
+    for (let n = 0; n < SAID; n++) {
+      const item = things[n % things.length]!;
+      const [from, mark] = [saw.get(item)!, { ...saw.get(item)!, [field]: value(n) }];
+      await wait(random() * 8);
+      const { ok } = await post(target, "/api/marks", [{ trip: trip.id, item, mark, from }]);
+      if (ok) saw.set(item, mark);
+    }
+    return saw;
+  };
+  await post(
+    target,
+    "/api/marks",
+    things.map((item) => ({ trip: trip.id, item, use: "used" })),
+  );
+  const writers = await Promise.all([writer("note", (n) => `said ${n}`), writer("condition", (n) => n % 6)]);
+  const { marks } = (await told(target)).trips.find(({ id }) => id === trip.id)!;
+  const faults = writers.flatMap((saw) =>
+    [...saw].flatMap(([item, said]) => {
+      const kept = marks.find((mark) => mark.item === item)! as unknown as Record<string, unknown>;
+      return Object.entries(said)
+        .filter(([field, value]) => kept[field] !== value)
+        .map(([field]) => `${item}: what was said last of its ${field} is not there`);
+    }),
+  );
+  return { tries: 2 * SAID, faults };
+};
+
 const EXITS = ["lost", "given away", "sent home", "worn out"] as const;
 const PAGES = ["/shelf", "/"] as const;
 /** The words of a page: its pieces come in no fixed order, and its scripts bear another nonce each time. */
@@ -397,6 +436,7 @@ const KILLS = ["kill -9 in streams of marks", killsInMarks] as const;
 
 export const ATTACKS: readonly (readonly [name: string, attack: Attack])[] = [
   ["streams of marks", marksInStreams],
+  ["two writers at one thing", twoWriters],
   ["what is accepted is restored", restores],
   ["addresses, names and origins", probes],
   KILLS,

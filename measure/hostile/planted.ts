@@ -32,9 +32,15 @@ const PLANTED: readonly Planted[] = [
   },
   {
     what: "lose every fiftieth mark",
-    file: "src/data/carries.ts",
+    file: "src/data/records/carries.ts",
     from: "  const { trip, item } = change;\n",
     to: "  const { trip, item } = change;\n  const lost = globalThis as { marks?: number };\n  lost.marks = (lost.marks ?? 0) + 1;\n  if (lost.marks % 50 === 0) return null;\n",
+  },
+  {
+    what: "a mark put over what another screen said",
+    file: "src/data/records/carries.ts",
+    from: "change.from === undefined ? change.mark : mergedMark",
+    to: "change.trip ? change.mark : mergedMark",
   },
   {
     what: "a reading left stale after an exit",
