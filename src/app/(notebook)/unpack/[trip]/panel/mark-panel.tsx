@@ -5,7 +5,7 @@ import { isTyping } from "@/ui/is-typing";
 import { Amounts } from "./amounts";
 import { ANSWER, Answers, ANSWERS, ASKED, GIVEN, OPEN, QUESTION } from "./answers";
 import { NoteField } from "./note-field";
-import { fittingQuestions, questionsOf, type Panel, type Said } from "./panel-questions";
+import { questionsOf, shortQuestions, type Panel, type Said } from "./panel-questions";
 import type { Thing } from "../pack/pockets";
 import { WhereItWas, type Way } from "./where-it-was";
 
@@ -21,9 +21,9 @@ interface MarkPanelProps {
 /** What more there is to say of one thing. Digits answer the question in hand, Tab or → leaves it; Escape closes. */
 export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanelProps) {
   const [asked, setAsked] = useState<AskedOf>("what fits");
-  const isShort = panel === "more" && asked !== "all";
+  const isShort = asked !== "all" && (panel === "more" || panel === "trouble");
   const questions = isShort
-    ? fittingQuestions(thing, mark, asked === "how it left" || Boolean(mark.exit))
+    ? shortQuestions(panel, thing, mark, asked === "how it left" || Boolean(mark.exit))
     : questionsOf(panel, thing);
   const [at, setAt] = useState(0);
   const note = useRef<HTMLTextAreaElement>(null);
@@ -86,7 +86,7 @@ export function MarkPanel({ thing, way, panel, mark, onSay, onClose }: MarkPanel
         <NoteField ref={note} mark={mark} onSay={onSay} onClose={onClose} />
       )}
       <PanelEnd
-        canLeave={isShort && asked !== "how it left" && !mark.exit}
+        canLeave={isShort && panel === "more" && asked !== "how it left" && !mark.exit}
         hasMore={isShort}
         onAsk={setAsked}
         onClose={onClose}

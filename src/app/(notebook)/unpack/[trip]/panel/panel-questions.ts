@@ -125,7 +125,8 @@ const WHY = one("Why unused", "why", WHYS_UNUSED);
 const CALL = one("Your call", "call", OWNER_CALLS);
 /** Asked in the row itself, where the trip had frost. */
 export const FROST = one("Frost", "frost", FROSTS, (frost) => FROST_WORDS[frost]);
-const seen = (symptoms: readonly Symptom[]) => several("To be seen on it", "symptoms", symptoms);
+const SEEN = "To be seen on it";
+const seen = (symptoms: readonly Symptom[]) => several(SEEN, "symptoms", symptoms);
 
 export function questionsOf(panel: Panel, { freezes, symptoms }: Thing): readonly PanelQuestion[] {
   switch (panel) {
@@ -158,12 +159,21 @@ const shortened = (question: PanelQuestion, mark: Said): PanelQuestion => ({
   answers: question.answers.filter(({ isGiven }, n) => n < LIKELIEST || isGiven(mark)),
 });
 
-/** What fits what was pressed: of what failed, what is to be seen; of what was used, what was wrong with it; of what was not, why. */
-export function fittingQuestions(
-  { symptoms }: Thing,
+/** A panel's questions at first: of what is to be seen on it, the likeliest of its kind. */
+export function shortQuestions(
+  panel: Panel,
+  thing: Thing,
   mark: Said,
   hasLeft: boolean,
 ): readonly PanelQuestion[] {
+  if (panel === "more") return fittingQuestions(thing, mark, hasLeft);
+  return questionsOf(panel, thing).map((question) =>
+    question.name === SEEN ? shortened(question, mark) : question,
+  );
+}
+
+/** What fits what was pressed: of what failed, what is to be seen; of what was used, what was wrong with it; of what was not, why. */
+function fittingQuestions({ symptoms }: Thing, mark: Said, hasLeft: boolean): readonly PanelQuestion[] {
   const left = hasLeft ? [EXIT] : [];
   if (mark.troubles?.includes("failed")) return [shortened(seen(symptoms), mark), FIX, CAUSE, ...left];
   if (mark.use === "unused") return [WHY, ...left];
