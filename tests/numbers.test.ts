@@ -87,7 +87,7 @@ describe("what walkers work out by hand, each in two presses from its view", () 
   });
 
   test("5. to 8. water, power, food and fuel, with their doubt", async () => {
-    const page = await ask("/trips", "Fuel, food, water, power");
+    const page = await ask("/trips", "Supplies");
     await page.getByRole("region", { name: "Fuel" }).waitFor();
     await page.getByLabel("Longest dry stretch, km").fill("20");
     await page.getByRole("button", { name: "Reckon" }).click();

@@ -101,6 +101,44 @@ describe.each([
   });
 });
 
+test("the edge by its moments: at the desk with what waits, a letter after g, help for the page one is on; on a phone a press each", async () => {
+  const { page, faults } = await openPage(browser, `${demo.url}/verdicts`);
+  const edge = page.getByRole("navigation", { name: "Pages" });
+  await edge
+    .getByRole("region", { name: "Back home" })
+    .getByRole("link", { name: /^Verdicts \d+ to act on$/ })
+    .waitFor();
+  await page.keyboard.press("?");
+  const help = page.getByRole("dialog", { name: "Verdicts" });
+  await help.getByText("overrule, with your reason").waitFor();
+  await expectAccessible(page);
+  expect(await help.evaluate((box) => box.scrollHeight <= box.clientHeight)).toBe(true);
+  await page.keyboard.press("Escape");
+  await help.waitFor({ state: "detached" });
+  await page.keyboard.press("g");
+  await page.keyboard.press("i");
+  await page.getByRole("heading", { name: "Nights" }).waitFor();
+  await edge.getByRole("link", { name: "Supplies" }).click();
+  await page.getByRole("heading", { name: /^Supplies/ }).waitFor();
+  await page.keyboard.press("?");
+  await page.getByRole("dialog", { name: "Supplies" }).waitFor();
+  expect(faults).toEqual([]);
+  await page.close();
+
+  const { page: phone, faults: onPhone } = await openPage(browser, `${demo.url}/verdicts`, PHONE);
+  await phone.getByRole("button", { name: /^The log/ }).tap();
+  await expectAccessible(phone);
+  await phone.getByRole("link", { name: "Money" }).tap();
+  await phone.getByRole("heading", { name: "Money" }).waitFor();
+  expect(await phone.getByRole("link", { name: "Wish list" }).isVisible()).toBe(false);
+  await phone.getByRole("button", { name: "Find" }).tap();
+  await phone.getByPlaceholder("Go to a page, a thing or a trip").fill("what's left in my gas");
+  await phone.getByRole("option").first().tap();
+  await phone.getByRole("heading", { name: /^Supplies/ }).waitFor();
+  expect(onPhone).toEqual([]);
+  await phone.close();
+});
+
 test.each(["/", "/unpack", "/verdicts", "/trips", "/shelf"])(
   "%s with nothing in it says what goes here and the next step",
   async (path) => {

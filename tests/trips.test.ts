@@ -106,6 +106,10 @@ test("a planned walk is a plan: no marks asked, and it says how long the next tr
     await page.getByText("Tick “not walked yet” if it is planned.").waitFor();
     expect(await page.getByLabel("Name", { exact: true }).inputValue()).toBe("All the way round");
     await page.getByLabel("not walked yet").check();
+    // Of a walk to come the form speaks as of one to come.
+    for (const legend of ["What it will be like", "What goes along"])
+      await page.getByRole("group", { name: legend }).waitFor();
+    expect(await page.getByLabel("cut short").count()).toBe(0);
     await page.getByText("Ask the weather desk (simulated").click();
     await page.getByLabel("Where", { exact: true }).selectOption("Hask");
     await page.getByRole("button", { name: "Ask", exact: true }).click();

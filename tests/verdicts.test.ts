@@ -158,6 +158,13 @@ test("by keyboard from slip to slip: agreed stays in view until done, done logs 
   const { page, faults } = await openPage(browser, `${app.url}/verdicts`);
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? "");
   const slip = (name: string) => page.getByRole("article", { name });
+  // As the page opens, before any Tab: an arrow is on the first slip, and a letter is that slip's.
+  await page.keyboard.press("ArrowDown");
+  expect(await page.getByRole("article").first().getAttribute("aria-label")).toBe(await focused());
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press("o");
+  await page.getByLabel("It stays as it is, because").waitFor();
+  await page.keyboard.press("Escape");
   await slip("repair Boots").focus();
   await page.keyboard.press("a");
   await page.getByText("Boots: agreed").waitFor();

@@ -120,6 +120,11 @@ test("the first evening: a messy list, a track, a debrief, the verdicts", () =>
     await page.getByRole("link", { name: "What follows from it" }).click();
     await page.getByRole("heading", { name: /^Verdicts/ }).waitFor();
     expect(await page.getByRole("article").count()).toBeGreaterThan(0);
+    // After a first walk: what stayed in the pack, and what leaving it would save.
+    await page
+      .getByRole("region", { name: "What do I leave next time?" })
+      .getByText(/^1.thing of .* stayed in the pack, or nearly so/)
+      .waitFor();
     const { keys, presses } = await counts();
     console.info(`first evening: ${keys} keys, ${presses} presses, ${tabs} Tabs on the trip form`);
     expect(faults).toEqual([]);

@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { CommandPalette } from "@/ui/palette/command-palette";
 import { KeptMarks } from "@/ui/marks/kept-marks";
 import { Notices } from "@/ui/notice/notices";
+import { Help } from "@/ui/help/help";
 import { Navigation } from "@/ui/navigation";
 import { FollowLog } from "@/ui/follow-log";
 import { OtherTabs } from "@/ui/other-tabs";
@@ -9,14 +10,11 @@ import { Page } from "@/ui/page/page-head";
 import type { Item } from "@/core/model";
 import { wordsForKind } from "@/core/trade/words/names";
 import { readBook } from "../book";
+import { waitsOf } from "../waits";
 
 /** The notebook around each of its pages: its edge, and what finds any thing and trip by name. */
 export default async function Notebook({ children }: { children: ReactNode }) {
   const { log, kit, at } = await readBook();
-  const unmarked = log.trips
-    .filter((trip) => !trip.planned)
-    .flatMap((trip) => trip.carries)
-    .filter((carry) => carry.mark === null).length;
   // What is there is looked for before what is gone.
   const items = [...log.items.filter(isActive), ...log.items.filter((item) => !isActive(item))].map(
     ({ id, name, kind }) => ({ id, name, words: wordsForKind(kind) }),
@@ -37,7 +35,8 @@ export default async function Notebook({ children }: { children: ReactNode }) {
         Skip to the page
       </a>
       <Page>{children}</Page>
-      <Navigation verdicts={kit.pressing} unmarked={unmarked} />
+      <Navigation waits={waitsOf(log, kit)} />
+      <Help />
       <CommandPalette items={items} trips={trips} />
       <OtherTabs />
       <FollowLog at={at} />

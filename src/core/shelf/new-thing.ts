@@ -14,7 +14,7 @@ const PAST: Readonly<Record<HowCome, Item["past"]>> = {
 
 /** What one line of typing puts on the shelf, not yet checked: in the shape of an item in a file. */
 export const newThing = (
-  { name, kind, stow, pieces, weight }: ParsedLine,
+  { name, kind, stow, pieces, weight, price }: ParsedLine,
   taken: ReadonlySet<string>,
   {
     how,
@@ -32,6 +32,8 @@ export const newThing = (
   pieces,
   weights: weight ? [{ weight: weight.typed }] : [],
   ratings: ratingsIn(name, kind),
+  price: price?.amount ?? null,
+  currency: price?.currency ?? null,
   past: PAST[how],
   owner: how === "borrowed" ? (owner ?? "somebody else") : null,
   acquired: how === "had already" ? null : on,

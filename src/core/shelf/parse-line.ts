@@ -1,5 +1,6 @@
 import { guessKind } from "../trade/words/names";
 import type { Stow } from "../model";
+import { parsePrice, PRICE, type Price } from "../units/price";
 import { parseMass, type Mass } from "../units/quantity";
 
 /** What one line of typing says of a thing; what it leaves out comes from the kind. */
@@ -11,6 +12,7 @@ export interface ParsedLine {
   readonly wrong: string | null;
   readonly stow: Stow | null;
   readonly pieces: number;
+  readonly price: Price | null;
 }
 
 const PLACES: Readonly<Record<string, Stow>> = {
@@ -35,7 +37,7 @@ const WEIGHT =
 const PIECES = /(?<![\p{L}\d])(?:[x×]\s*(\d{1,3})|(\d{1,3})\s*[x×])(?![\p{L}\d])/iu;
 
 /**
- * Reads one line of the shelf: name, weight, place and pieces in any order.
+ * Reads one line of the shelf: name, weight, price, place and pieces in any order.
  *
  * @param bareUnit unit of a weight given as the last word without one
  * @example parseLine("rain shell 312 g lid") // name "rain shell", 312 g, in the lid, a rain shell
@@ -50,6 +52,7 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
         .trim();
     return found;
   };
+  const price = parsePrice(take(PRICE)?.[0] ?? "");
   const pieces = take(PIECES);
   let weighed = take(WEIGHT)?.[0];
   const last = rest.split(" ").at(-1)?.toLowerCase() ?? "";
@@ -72,5 +75,6 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
     weight: mass?.ok ? mass.value : null,
     wrong: mass && !mass.ok ? mass.why : null,
     pieces: Number(pieces?.[1] ?? pieces?.[2] ?? 1),
+    price,
   };
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import { onPaletteAsked } from "./ask";
 import { useLoaded } from "../use-loaded";
 import type { PaletteProps } from "./palette-dialog";
 
@@ -18,7 +19,11 @@ export function CommandPalette(props: Omit<PaletteProps, "open" | "onOpen">) {
       setOpen((was) => !was);
     };
     window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    const stop = onPaletteAsked(() => setOpen(true));
+    return () => {
+      window.removeEventListener("keydown", onKey);
+      stop();
+    };
   }, []);
   return palette && <palette.PaletteDialog {...props} open={open} onOpen={setOpen} />;
 }

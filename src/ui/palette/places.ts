@@ -1,4 +1,4 @@
-import { PLACES } from "../navigation";
+import { PLACES } from "../places";
 
 /** Somewhere to go, and the words that it is found by beside its name. */
 export interface Goal {
@@ -7,7 +7,7 @@ export interface Goal {
   readonly words: string;
 }
 
-/** Words for the tabs. */
+/** Words for the pages of the edge that are not among those below. */
 const TAB_WORDS: Readonly<Record<string, string>> = {
   "/": "home sheet all marks used unused overview grid strokes",
   "/trail": "on the way field lines write note walking today",
@@ -20,7 +20,7 @@ const TAB_WORDS: Readonly<Record<string, string>> = {
   "/settings": "units school numbers look export save backup copy restore pair phone currency strokes legend",
 };
 
-/** Pages under the tabs, by what one would ask of them. */
+/** Pages by what one would ask of them. */
 const BENEATH: readonly Goal[] = [
   { name: "New trip", href: "/trips/new", words: "add enter plan walk track gpx" },
   {
@@ -29,7 +29,7 @@ const BENEATH: readonly Goal[] = [
     words: "sleep bag quilt warm enough cold frost temperature low bed pad comfort label freezing",
   },
   {
-    name: "Fuel, food, water, power",
+    name: "Supplies: fuel, food, water, power",
     href: "/trips/supplies",
     words: "supplies gas left canister spirit how much food a day water battery bank charge boil dinners",
   },
@@ -79,7 +79,9 @@ const BENEATH: readonly Goal[] = [
 
 /** Every page. */
 export const PAGES: readonly Goal[] = [
-  ...PLACES.map(({ href, label }) => ({ name: label, href, words: TAB_WORDS[href] ?? "" })),
+  ...PLACES.flatMap(({ href, label }) =>
+    TAB_WORDS[href] === undefined ? [] : [{ name: label, href, words: TAB_WORDS[href] }],
+  ),
   ...BENEATH,
 ];
 

@@ -53,7 +53,7 @@ const TripsLinks = ({ canCompare }: { canCompare: boolean }) => (
       Nights
     </Link>
     <Link href="/trips/supplies" prefetch={false} className="btn">
-      Fuel, food, water, power
+      Supplies
     </Link>
     <Link href="/trips/new" className="btn btn-leaf">
       New trip

@@ -3,7 +3,6 @@
 import { useState } from "react";
 import { Slip } from "./slip/slip";
 import type { SlipData } from "./slip/slip-data";
-import { onSlipKey } from "./slip/slip-keys";
 
 interface LaneProps {
   readonly name: string;
@@ -14,6 +13,16 @@ interface LaneProps {
   readonly first?: boolean;
 }
 
+/** Said once, over the first slip that they hold for. */
+const KEYS = [
+  ["↑ ↓", "from slip to slip"],
+  ["a", "agree"],
+  ["d", "done"],
+  ["o", "overrule"],
+  ["l", "later"],
+  ["Enter", "why"],
+] as const;
+
 /** Slips drawn at once; the others on a press. */
 const AT_ONCE = 15;
 
@@ -23,11 +32,20 @@ export function Lane({ name, about = "", sting = false, slips, first = false }: 
   if (slips.length === 0) return null;
   const shown = all ? slips : slips.slice(0, AT_ONCE);
   return (
-    <section className="mb-4" aria-label={name} onKeyDown={onSlipKey}>
+    <section className="mb-4" aria-label={name}>
       <h2 className={`border-b-2 border-ink pb-1 text-lg ${sting ? "text-sting" : ""}`}>
         {name} <span className="num text-base font-normal text-muted">{slips.length}</span>
         {about && <span className="ml-3 font-sans text-sm font-normal text-muted">{about}</span>}
       </h2>
+      {first && (
+        <p className="no-print hidden gap-x-4 pt-1 pb-0.5 text-sm text-muted tabs:flex" aria-hidden="true">
+          {KEYS.map(([key, does]) => (
+            <span key={key}>
+              <span className="kbd">{key}</span> {does}
+            </span>
+          ))}
+        </p>
+      )}
       {shown.map((slip, n) => (
         <Slip key={slip.key} slip={slip} first={first && n === 0} />
       ))}

@@ -9,9 +9,11 @@ import { Empty, PageHead } from "@/ui/page/page-head";
 import { Gone, Kept, RuledOn } from "./folded";
 import { Lane } from "./lane";
 import { lanesOf } from "./lanes-of";
+import { LeaveNext } from "./leave-next";
 import { LastTrip } from "./last-trip";
 import { PackTable } from "./pack/pack-table";
 import { packTableOf } from "./pack/pack-table-of";
+import { SlipKeysHere } from "./slip/slip-keys-here";
 import { WhatIf } from "./what-if/what-if";
 import { WorthAsking } from "./worth-asking";
 
@@ -30,8 +32,10 @@ export default async function VerdictsPage() {
           {sayGapsInShort(kit.gaps)}.
         </p>
       )}
+      <SlipKeysHere />
+      <LeaveNext kit={kit} />
       <LastTrip kit={kit} />
-      <WorthAsking />
+      <WorthAsking byDigits />
       {lanes.map((lane, n) => (
         <Lane key={lane.name} {...lane} first={n === 0} />
       ))}

@@ -1,7 +1,8 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useState, useTransition } from "react";
+import { useEffect, useState, useTransition } from "react";
+import { isTyping } from "@/ui/is-typing";
 import { tellWrong } from "@/ui/notice/notice";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { answerQuestion, waveQuestion } from "./actions";
@@ -15,11 +16,17 @@ interface ToldQuestion {
 /** The key that gives an answer while one of its buttons has the focus: a grade is its own digit. */
 const keyOf = (word: string, n: number) => (/^\d$/.test(word) ? word : String(n + 1));
 
+interface QuestionsProps {
+  readonly questions: readonly ToldQuestion[];
+  /** Digits anywhere on the page answer the question in hand: nothing else there listens to them. */
+  readonly byDigits: boolean;
+}
+
 /**
  * At most three questions, those whose answers would most change the verdicts; each is answered by one press,
  * or waved away.
  */
-export function Questions({ questions }: { questions: readonly ToldQuestion[] }) {
+export function Questions({ questions, byDigits }: QuestionsProps) {
   const router = useRouter();
   const [busy, start] = useTransition();
   const [done, setDone] = useState<ReadonlySet<string>>(new Set());
@@ -33,6 +40,21 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
       router.refresh();
     });
   const open = questions.filter(({ id }) => !done.has(id));
+  const answerByKey = (key: string): boolean => {
+    const [asked] = open;
+    const nth = asked && !busy ? asked.answers.findIndex((word, n) => keyOf(word, n) === key) : -1;
+    if (asked && nth >= 0) say(asked.id, () => answerQuestion(asked.id, nth));
+    return nth >= 0;
+  };
+  useEffect(() => {
+    if (!byDigits) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (answerByKey(event.key)) event.preventDefault();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
   if (open.length === 0) return null;
   return (
     <section
@@ -53,13 +75,8 @@ export function Questions({ questions }: { questions: readonly ToldQuestion[] })
           <li
             key={id}
             className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
-            onKeyDown={(event) => {
-              const nth = answers.findIndex((word, n) => keyOf(word, n) === event.key);
-              if (nth < 0 || busy) return;
-              // In the debrief the same keys mark a thing.
-              event.stopPropagation();
-              say(id, () => answerQuestion(id, nth));
-            }}
+            // In the debrief the same keys mark a thing.
+            onKeyDown={(event) => !byDigits && answerByKey(event.key) && event.stopPropagation()}
           >
             <span className="min-w-0 flex-1 sm:flex-none">{words}</span>
             <span role="group" aria-label={words} className="order-3 flex flex-wrap gap-0.5 sm:order-2">

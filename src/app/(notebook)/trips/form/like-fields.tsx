@@ -39,9 +39,11 @@ export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
     setValue,
     formState: { errors },
   } = form;
-  // On a short walk "some" and "strong" say enough.
+  const isPlan = watch("planned");
+  // On a short walk "some" and "strong" say enough; of one to come nobody knows the days.
   const days = daysOfTyped(watch("starts"), watch("ends"));
-  const isCounted = (strength: Strength | undefined) => days >= LONG_DAYS && (strength ?? "none") !== "none";
+  const isCounted = (strength: Strength | undefined) =>
+    !isPlan && days >= LONG_DAYS && (strength ?? "none") !== "none";
   const strengthOf = (trigger: Trigger) => (
     <div key={trigger}>
       <Strengths
@@ -68,10 +70,14 @@ export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
   );
   return (
     <fieldset>
-      <legend className="mb-1 font-head text-lg font-bold">What it was like</legend>
+      <legend className="mb-1 font-head text-lg font-bold">
+        {isPlan ? "What it will be like" : "What it was like"}
+      </legend>
       <p className="hint mb-2">
-        It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what
-        you don&rsquo;t remember.
+        {isPlan
+          ? "It decides what is asked to go along. Leave out what nobody can say yet."
+          : "It decides what counts as called for: rain gear on a dry trip is not held against it. Leave out what " +
+            "you don’t remember."}
       </p>
       <AskWeather
         places={places}
@@ -88,9 +94,13 @@ export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
         <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{SELDOM.map(strengthOf)}</div>
       </details>
       <details className="mt-1" open={Object.keys(opened.offers).length > 0}>
-        <summary className="py-1">What the way offered: beds, kitchens, taps, sockets</summary>
+        <summary className="py-1">
+          {isPlan ? "What the way offers" : "What the way offered"}: beds, kitchens, taps, sockets
+        </summary>
         <p className="hint mb-2">
-          It takes jobs off the list: a stove unused where there were kitchens is not held against it.
+          {isPlan
+            ? "It takes jobs off the list: where there are kitchens, no stove is asked for."
+            : "It takes jobs off the list: a stove unused where there were kitchens is not held against it."}
         </p>
         <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
           {OFFERS.map((offer) => (

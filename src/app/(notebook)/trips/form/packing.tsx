@@ -11,6 +11,8 @@ interface PackingProps {
   /** The last trip's list, to start from. */
   readonly last: { readonly name: string; readonly items: readonly ItemId[] } | null;
   readonly units: Units;
+  /** It is still to come. */
+  readonly isPlan: boolean;
   readonly legs: readonly string[];
   readonly packed: TripValues["packed"];
   readonly error: string | undefined;
@@ -18,14 +20,16 @@ interface PackingProps {
 }
 
 /** What was in the pack: ticked, and on which legs. */
-export function Packing({ shelf, last, units, legs, packed, error, onPack }: PackingProps) {
+export function Packing({ shelf, last, units, isPlan, legs, packed, error, onPack }: PackingProps) {
   const chosen = shelf.filter((item) => packed[item.id] !== undefined);
   const grams = chosen.reduce((sum, item) => sum + item.grams, 0);
   const all = (ids: readonly string[]) =>
     onPack(Object.fromEntries(ids.map((item) => [item, packed[item] ?? "all"])));
   return (
     <fieldset>
-      <legend className="mb-1 font-head text-lg font-bold">What went along</legend>
+      <legend className="mb-1 font-head text-lg font-bold">
+        {isPlan ? "What goes along" : "What went along"}
+      </legend>
       <div className="mb-2 flex flex-wrap items-center gap-2">
         {last && (
           <button type="button" className="btn" onClick={() => all(last.items)}>

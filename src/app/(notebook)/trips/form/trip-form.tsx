@@ -74,6 +74,7 @@ export function TripForm({ id, seen, values, shelf, last, units, places }: TripF
         shelf={shelf}
         last={last}
         units={units}
+        isPlan={isPlan}
         legs={form.watch("legs").map(({ leg }) => leg)}
         packed={form.watch("packed")}
         onPack={(packed) => form.setValue("packed", packed, { shouldDirty: true })}

@@ -25,10 +25,12 @@ export function WhenFields({ form, field }: Omit<PartOfTripForm, "units">) {
         hint="in the open; blank: from the dates"
       />
       <div className="space-y-1 self-center">
-        <label className="flex min-h-8 items-center gap-2">
-          <input type="checkbox" className="size-5" {...form.register("cut")} />
-          cut short
-        </label>
+        {!form.watch("planned") && (
+          <label className="flex min-h-8 items-center gap-2">
+            <input type="checkbox" className="size-5" {...form.register("cut")} />
+            cut short
+          </label>
+        )}
         <label className="flex min-h-8 items-center gap-2">
           <input type="checkbox" className="size-5" {...form.register("planned")} />
           not walked yet

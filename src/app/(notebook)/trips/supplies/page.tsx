@@ -12,7 +12,7 @@ import { Power } from "./power";
 import type { Ahead } from "./rate";
 import { Water } from "./water";
 
-export const metadata: Metadata = { title: "Fuel, food, water, power" };
+export const metadata: Metadata = { title: "Supplies" };
 
 /** Enough so often: the share of trips that a size is asked to be enough on. */
 const MARGINS = [
@@ -56,7 +56,7 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
   );
   return (
     <>
-      <PageHead title="Fuel, food, water, power">
+      <PageHead title="Supplies">
         Your own use, from what went out and what came home; the rule of thumb where trips are few.
       </PageHead>
       <AskedFor

@@ -23,18 +23,26 @@ const ACTS: Readonly<Record<string, string>> = {
   Enter: "argument",
 };
 
-/** The keys of a page of slips: arrows from one to the next, a letter for each button. */
-export function onSlipKey(event: React.KeyboardEvent): void {
+/**
+ * The keys of a page of slips: arrows from one to the next, a letter for each button. Where nothing has the focus yet, they are
+ * the first slip's: an arrow goes to it.
+ */
+export function onSlipKey(event: KeyboardEvent): void {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
   const target = event.target as HTMLElement;
-  const slip = target.closest(SLIPS);
+  const first = target === document.body ? document.querySelector<HTMLElement>(SLIPS) : null;
+  const slip = target.closest(SLIPS) ?? first;
   if (!slip) return;
+  if (first && event.key.startsWith("Arrow")) {
+    event.preventDefault();
+    return first.focus();
+  }
   if (event.key === "ArrowDown" || event.key === "ArrowUp") {
     event.preventDefault();
     return focusSlip(slip, event.key === "ArrowDown" ? 1 : -1);
   }
   // A button of the slip keeps its own Enter.
-  if (event.key === "Enter" && target !== slip) return;
+  if (event.key === "Enter" && target !== slip && !first) return;
   const act = ACTS[event.key];
   const button = act && slip.querySelector<HTMLElement>(`[data-act=${act}]`);
   if (!button) return;

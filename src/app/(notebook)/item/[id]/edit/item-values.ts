@@ -1,3 +1,4 @@
+import { parsePrice } from "@/core/units/price";
 import type { z } from "zod";
 import type { Item } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
@@ -154,7 +155,7 @@ export function toItem(id: string, v: Values, was: FileItem, units: Units): unkn
   return {
     ...was,
     id,
-    currency: orNull(v.currency),
+    currency: orNull(v.currency) ?? parsePrice(v.price)?.currency ?? null,
     instead: v.state === "wished" ? orNull(v.instead) : null,
     ratings: told({
       label: labelOf(v, units),
@@ -179,7 +180,7 @@ export function toItem(id: string, v: Values, was: FileItem, units: Units): unkn
     past: v.past,
     opening: openingOf(v, was, units),
     acquired: orNull(v.acquired),
-    price: parseNumber(v.price),
+    price: v.price.trim() === "" ? null : (parsePrice(v.price)?.amount ?? Number.NaN),
     warranty: orNull(v.warranty),
     expires: orNull(v.expires),
     state: v.state,

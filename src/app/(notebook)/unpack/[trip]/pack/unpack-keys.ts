@@ -15,8 +15,8 @@ const PANEL_KEYS: Readonly<Record<string, Panel>> = {
 };
 
 /** What a key opens that is no part of the marks. */
-export type Opens = "help" | "on the way" | "questions";
-const OPENS: Readonly<Record<string, Opens>> = { "?": "help", b: "on the way", a: "questions" };
+export type Opens = "on the way" | "questions";
+const OPENS: Readonly<Record<string, Opens>> = { b: "on the way", a: "questions" };
 
 /** What a key does to the thing in hand; null: nothing, the key is somebody else's. */
 export function actOfKey(key: string, { focus, panel }: Unpacking): Act | Opens | null {

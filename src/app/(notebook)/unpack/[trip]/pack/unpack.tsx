@@ -1,9 +1,10 @@
 "use client";
 
 import Link from "next/link";
-import { lazy, Suspense, useLayoutEffect, useMemo, useState } from "react";
+import { useLayoutEffect, useMemo, useState } from "react";
 import type { ItemId, TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
+import { askForHelp } from "@/ui/help/help";
 import { isTyping } from "@/ui/is-typing";
 import { useKeptMarks } from "@/ui/marks/kept-marks";
 import { useBackCloses } from "@/ui/use-back-closes";
@@ -20,7 +21,6 @@ import { actOfKey, type Opens } from "./unpack-keys";
 import { focusedOf, marksOf, type Act, type Unpacking } from "./unpacking";
 import { useUnpacking } from "./use-unpacking";
 
-const KeysHelp = lazy(() => import("./keys-help"));
 /** No part of the first load, and here before anybody asks for it: the next key goes into its field. */
 const ON_THE_WAY = () => import("./on-the-way");
 
@@ -58,7 +58,6 @@ export function Unpack({ trip, things, way }: UnpackProps) {
         all={things.length}
         sending={sending}
         onUndo={() => act({ do: "undo" })}
-        onHelp={() => setOpened("help")}
       />
       <div className="tabs:grid tabs:grid-cols-[13rem_1fr] tabs:gap-8">
         <PocketList
@@ -93,11 +92,6 @@ export function Unpack({ trip, things, way }: UnpackProps) {
           )}
         </div>
       </div>
-      {opened === "help" && (
-        <Suspense>
-          <KeysHelp onClose={() => setOpened(null)} />
-        </Suspense>
-      )}
     </section>
   );
 }
@@ -129,11 +123,10 @@ interface UnpackHeadProps {
   readonly all: number;
   readonly sending: number;
   readonly onUndo: () => void;
-  readonly onHelp: () => void;
 }
 
 /** Its name, how far one is, and whether every mark is safe. */
-function UnpackHead({ trip, left, all, sending, onUndo, onHelp }: UnpackHeadProps) {
+function UnpackHead({ trip, left, all, sending, onUndo }: UnpackHeadProps) {
   const { waiting } = useKeptMarks();
   const unsaved =
     waiting.length > 0 ? `${count(waiting.length, "mark")} not saved yet` : "every mark is saved";
@@ -149,7 +142,7 @@ function UnpackHead({ trip, left, all, sending, onUndo, onHelp }: UnpackHeadProp
             <button type="button" className="btn" onClick={onUndo}>
               Undo
             </button>
-            <button type="button" className="btn hidden tabs:inline-flex" onClick={onHelp}>
+            <button type="button" className="btn hidden tabs:inline-flex" onClick={askForHelp}>
               Keys <span className="kbd">?</span>
             </button>
           </>

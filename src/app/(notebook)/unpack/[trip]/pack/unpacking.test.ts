@@ -141,7 +141,6 @@ test("a key does what it says to the thing in hand, and leaves others' keys alon
   // In an open panel a digit answers its question.
   expect(actOfKey("3", { ...state, panel: { item: id("tent"), kind: "trouble" } })).toBeNull();
   expect(actOfKey("t", state)).toEqual({ do: "panel", item: "tent", kind: "trouble" });
-  expect(actOfKey("?", state)).toBe("help");
   expect(actOfKey("Escape", state)).toBeNull();
   expect(actOfKey("Escape", { ...state, panel: { item: id("tent"), kind: "why" } })).toMatchObject({
     kind: null,
