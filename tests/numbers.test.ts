@@ -13,6 +13,63 @@ afterAll(async () => {
   await demo.stop();
 });
 
+/** What only owners who weigh in grams and walk in kilometres read. */
+const METRIC =
+  /\d\s?(?:kg·km|kg|g|km|m|cm|°C|L|l|ml)(?![\p{L}\d])|(?<!\p{L})(?:litres?|kilometres?|grams?|metres?|km)(?!\p{L})|, °C/gu;
+/** Both are named there, so that one sees that either may be typed; or it is told as it was typed; or it is how a file says it. */
+const BOTH = /\S+ (?:g|km|m)(?:, [\d.]+ (?:oz|mi))? or [\d.]+ \S+|typed as [^"]*|measured in metres/gu;
+const VIEWS = [
+  ...[
+    "/",
+    "/trail",
+    "/unpack",
+    "/verdicts",
+    "/next",
+    "/bench",
+    "/ready",
+    "/season",
+    "/trips",
+    "/trips/compare",
+  ],
+  ...["/trips/the-long-quill-2025-06-07", "/trips/saltpan-again-2026-09-12/weigh-in", "/trips/nights?low=26"],
+  ...["/trips/saltpan-again-2026-09-12/told", "/trips/supplies?dry=12", "/trips/loads", "/trips/new"],
+  ...["/item/trail-shoes-pair-3", "/item/quilt", "/shelf", "/shelf/wishes", "/shelf/weigh", "/shelf/money"],
+  "/shelf/beside?of=trail-shoes-pair-3&of=trail-shoes-pair-2",
+];
+
+test("with pounds, miles and °F no page says anything in kilograms, kilometres, litres or °C", () =>
+  withApp("demo", async (app) => {
+    const log = (await exported(app)) as unknown as Record<string, unknown> & {
+      items: { name: string }[];
+      settings: object;
+    };
+    const units = { weight: "oz", distance: "mi", temperature: "F" };
+    // The owner's own words stay as they are; here none has a unit in it.
+    const plain = JSON.stringify({ ...log, settings: { ...log.settings, units } })
+      .replaceAll("Bottle, one litre", "Bottle, large")
+      .replaceAll("for two litres", "for two bottles");
+    const answer = await fetch(`${app.url}/api/log?replace`, { method: "POST", body: plain });
+    expect(answer.ok).toBe(true);
+    const left: string[] = [];
+    for (const view of VIEWS) {
+      const page = await (await fetch(app.url + view)).text();
+      const text = page
+        .replaceAll(/<(script|style)[^]*?<\/\1>/g, " ")
+        .replaceAll(
+          /<[^>]*?((?:placeholder|title|aria-label)="[^"]*")?[^>]*?>/g,
+          (_, said?: string) => ` ${said ?? ""} `,
+        )
+        .replaceAll(/&#x27;|&quot;/g, "’")
+        .replaceAll(/[\u00a0\u202f]/g, " ")
+        .replaceAll(BOTH, "");
+      for (const { 0: found, index } of text.matchAll(METRIC))
+        left.push(
+          `${view}: … ${text.slice(Math.max(0, index - 30), index + found.length + 10).replaceAll(/\s+/g, " ")}`,
+        );
+    }
+    expect(left).toEqual([]);
+  }));
+
 /** Opens a view of the demo, and presses what leads to the answer: two presses at most. */
 async function ask(view: string, ...presses: readonly (string | RegExp)[]): Promise<Page> {
   expect(presses.length).toBeLessThanOrEqual(2);

@@ -13,7 +13,8 @@ import { happenedOn, legName, sayMark } from "./walk/mark";
 import { sayMoney } from "./money";
 import { says } from "./verdicts/says";
 import { sayComfort, sayLabel } from "./sleep";
-import { sayAmount, sayRate } from "./supplies";
+import { sayAmount, sayCameHome, sayRate } from "./supplies";
+import { sayPoured, sayRoom } from "../units/speak";
 import { Units } from "../units/units";
 import { quoted, sayCaller, sayLeft, sayWear, theThing, wearFromNumber, wearNumber } from "./words";
 
@@ -205,10 +206,31 @@ describe("amounts and rates", () => {
     ).toEqual(["118 g", "2.5 L", "2 L", "24 Wh", "7"]);
   });
 
+  test("what is poured and how much room there is, in quarts and cubic inches for owners who weigh in ounces", () => {
+    // 1 US liquid quart is 0.946 352 946 L, 1 cubic inch 0.016 387 064 L (NIST Handbook 44, Appendix C).
+    const poured = [0, 0.25, 0.946352946, 2, 7.5, 9.46352946, 38].map((litres) => [
+      plain(sayPoured(litres, METRIC)),
+      plain(sayPoured(litres, IMPERIAL)),
+    ]);
+    expect(poured).toEqual([
+      ["0 L", "0 fl oz"],
+      ["0.3 L", "8 fl oz"],
+      ["0.9 L", "1 qt"],
+      ["2 L", "2.1 qt"],
+      ["7.5 L", "7.9 qt"],
+      ["9.5 L", "2.5 gal"],
+      ["38 L", "10 gal"],
+    ]);
+    expect([46, 33.6].map((litres) => plain(sayRoom(litres, METRIC)))).toEqual(["46 L", "33.6 L"]);
+    expect(plain(sayRoom(46, IMPERIAL))).toBe("2 807 cu in");
+    expect(plain(sayCameHome({ unit: "kg", out: 1.2, back: 0.3 }, IMPERIAL))).toBe("10.6 oz of 2 lb 10.3 oz");
+    expect(plain(sayCameHome({ unit: "bars", out: 12, back: 7 }, IMPERIAL))).toBe("7 of 12 bars");
+  });
+
   test("a rate by the kilometre is more by the mile, and grams become ounces", () => {
     // 1 oz is 28.349 523 g, 1 mi 1.609 344 km (NIST SP 811).
     expect(plain(sayRate(0.1, { unit: "L", over: "km" }, METRIC))).toBe("0.1 L a km");
-    expect(plain(sayRate(0.1, { unit: "L", over: "km" }, IMPERIAL))).toBe("0.16 L a mi");
+    expect(plain(sayRate(0.1, { unit: "L", over: "km" }, IMPERIAL))).toBe("0.17 qt a mi");
     expect(plain(sayRate(28.349523125, { unit: "g", over: "night" }, IMPERIAL))).toBe("1 oz a night");
     expect(plain(sayRate(26.4, { unit: "g", over: "night" }, METRIC))).toBe("26 g a night");
     expect(plain(sayRate(8.2, { unit: "g", over: "L boiled" }, METRIC))).toBe("8.2 g a litre boiled");

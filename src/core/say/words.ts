@@ -10,7 +10,17 @@ import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
-import { count, metresIn, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import {
+  count,
+  metresIn,
+  listWords,
+  someOf,
+  sayDay,
+  sayDistance,
+  sayLong,
+  sayPoured,
+  type Units,
+} from "../units/speak";
 
 /** What a service of the owner's own is counted by: "3 trips", "40 nights", "210 km". */
 export function sayServiceCount(counted: number, unit: ServiceUnit, units: Units): string {
@@ -32,7 +42,7 @@ export function sayWear(wear: number, unit: WearUnit, units: Units): string {
     case "called days":
       return count(whole, "day in use", "days in use");
     case "L":
-      return `${whole}\u00a0L`;
+      return sayPoured(wear, units);
     case "burns":
       return count(whole, "burn");
     case "cycles":

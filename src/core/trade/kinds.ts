@@ -574,7 +574,7 @@ export const KINDS: readonly Kind[] = [
   }),
   // water
   kind("filter", {
-    look: look("Soak it half an hour, flush it, and try a litre"),
+    look: look("Soak it half an hour, flush it, and let a bottleful through"),
     jobs: ["treat water"],
     stow: "side",
     consequence: "danger",

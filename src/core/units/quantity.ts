@@ -1,6 +1,9 @@
 /** Exact by definition: NIST Special Publication 811, appendix B. */
 export const GRAMS_PER_POUND = 453.59237;
 export const GRAMS_PER_OUNCE = 28.349523125;
+/** US liquid quart and cubic inch (NIST Handbook 44, Appendix C). */
+export const LITRES_PER_QUART = 0.946352946;
+export const LITRES_PER_CUBIC_INCH = 0.016387064;
 export const METRES_PER_MILE = 1609.344;
 export const METRES_PER_FOOT = 0.3048;
 
@@ -205,6 +208,11 @@ const VOLUME_UNITS: Readonly<Record<string, number>> = {
   ml: 0.001,
   cl: 0.01,
   dl: 0.1,
+  "fl oz": LITRES_PER_QUART / 32,
+  floz: LITRES_PER_QUART / 32,
+  pt: LITRES_PER_QUART / 2,
+  qt: LITRES_PER_QUART,
+  gal: LITRES_PER_QUART * 4,
 };
 
 /** An amount in the unit that sums are made in: grams, litres, watt-hours, or pieces. */

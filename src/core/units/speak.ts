@@ -1,7 +1,13 @@
 import type { Units } from "./units";
 
 export type { Units } from "./units";
-import { GRAMS_PER_OUNCE, METRES_PER_FOOT, METRES_PER_MILE } from "./quantity";
+import {
+  GRAMS_PER_OUNCE,
+  LITRES_PER_CUBIC_INCH,
+  LITRES_PER_QUART,
+  METRES_PER_FOOT,
+  METRES_PER_MILE,
+} from "./quantity";
 
 const THIN = "\u00a0";
 // Made once: making one costs more than all it writes for a page.
@@ -19,6 +25,28 @@ export function sayMass(g: number, units: Units): string {
   const pounds = Math.floor(ounces / 16);
   return `${pounds}${THIN}lb ${(ounces - pounds * 16).toFixed(1)}${THIN}oz`;
 }
+
+/** The unit that what is poured is asked in: owners who weigh in ounces pour quarts. */
+export const pouredUnit = ({ weight }: Units) => (weight === "g" ? "L" : "qt");
+/** Litres in one of these. */
+export const litresIn = ({ weight }: Units) => (weight === "g" ? 1 : LITRES_PER_QUART);
+
+/** What is poured, in the owner's measure: "0.6 L", "20 fl oz" below a quart, "2.1 qt", "1.5 gal" from two gallons. */
+export function sayPoured(litres: number, units: Units): string {
+  if (units.weight === "g") return `${inTenths(litres)}${THIN}L`;
+  const quarts = litres / LITRES_PER_QUART;
+  if (quarts < 0.995) return `${grouped(quarts * 32)}${THIN}fl oz`;
+  return quarts < 8 ? `${inTenths(quarts)}${THIN}qt` : `${inTenths(quarts / 4)}${THIN}gal`;
+}
+
+/** Room in a pack, or taken up in it: "46 L", "2 807 cu in". */
+export const sayRoom = (litres: number, units: Units): string =>
+  units.weight === "g"
+    ? `${grouped(litres, 1).replace(/\.0$/, "")}${THIN}L`
+    : `${grouped(litres / LITRES_PER_CUBIC_INCH)}${THIN}cu${THIN}in`;
+
+/** Tenths below ten, where there are any. */
+const inTenths = (value: number) => grouped(value, value > 0 && value < 9.95 ? 1 : 0).replace(/\.0$/, "");
 
 /** A distance in the owner's unit, to a tenth below 10: "8.4 km", "1 214 km". */
 export function sayDistance(m: number, units: Units): string {

@@ -26,6 +26,13 @@ export interface TrailTrip {
   readonly legs: readonly LegAhead[];
 }
 
+/** The walk one is on, else the one that one is back from, else the first that is planned. */
+function tripToWriteOf(trips: FieldLogProps["trips"], today: string): TrailTrip {
+  const latest = trips.toSorted((a, b) => (a.starts < b.starts ? 1 : -1));
+  const begun = latest.filter(({ starts }) => starts <= today);
+  return begun.find(({ ends }) => today <= ends) ?? begun[0] ?? latest.at(-1) ?? trips[0];
+}
+
 interface FieldLogProps {
   readonly trips: readonly [TrailTrip, ...TrailTrip[]];
   readonly today: string;
@@ -34,8 +41,7 @@ interface FieldLogProps {
 
 /** The field log: a line typed, shown as it is understood, and kept on the phone before anything else. */
 export function FieldLog({ trips, today, units }: FieldLogProps) {
-  const begun = trips.find(({ starts, ends }) => starts <= today && today <= ends);
-  const [trip, setTrip] = useState(begun ?? trips[0]);
+  const [trip, setTrip] = useState(() => tripToWriteOf(trips, today));
   const there = useMemo(
     () => new Map(trips.flatMap(({ lines }) => lines.map(({ id, text }) => [id, text] as const))),
     [trips],
@@ -96,6 +102,8 @@ function linesOf(trip: TrailTrip, kept: readonly KeptLine[]): ShownLine[] {
   ].sort((a, b) => b.at.localeCompare(a.at));
 }
 
+const example = ({ distance }: Units) => `torch died, ${distance === "km" ? "km" : "mile"} 41`;
+
 interface WriteLineProps {
   readonly things: readonly Named[];
   readonly units: Units;
@@ -109,7 +117,7 @@ function WriteLine({ things, units, wrong, onWrite }: WriteLineProps) {
   const [refused, setRefused] = useState<string>();
   const write = async () => {
     const typed = text.trim();
-    if (typed === "") return setRefused("Write something: torch died, km 41.");
+    if (typed === "") return setRefused(`Write something: ${example(units)}.`);
     const why = await onWrite(typed);
     setRefused(why ?? undefined);
     // The next line may be on its way already: only the one that was kept is cleared.
@@ -123,7 +131,7 @@ function WriteLine({ things, units, wrong, onWrite }: WriteLineProps) {
         maxLength={300}
         autoComplete="off"
         enterKeyHint="done"
-        placeholder="torch died, km 41"
+        placeholder={example(units)}
         error={refused ?? wrong}
         onChange={({ target }) => {
           setText(target.value);

@@ -44,7 +44,8 @@ export function Lines({ lines, things, units, onChange }: LinesProps) {
       ))}
       {lines.length === 0 && (
         <li className="py-2 text-muted">
-          Nothing yet. “poncho sent home”, “cold night, 2 °C, in quilt and jacket”, “400 g of gas left”.
+          Nothing yet. “poncho sent home”, “cold night, {units.temperature === "C" ? "2 °C" : "36 F"}, in
+          quilt and jacket”, “{units.weight === "g" ? "120 g" : "4 oz"} of gas left”.
         </li>
       )}
     </ul>

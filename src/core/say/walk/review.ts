@@ -1,3 +1,4 @@
+import { sayCameHome } from "../supplies";
 import type { Kit } from "../../advice/kit";
 import { gramMetresOf, gramsOf, unusedOf, wentAlong, type WentAlong } from "../../ledger/along";
 import type { Book } from "../../ledger/book";
@@ -50,7 +51,10 @@ export function reviewOf(trip: Trip, book: Book, kit: Kit): Review {
       head: "How the nights were",
       sentences: alikeNights(trip.felt).map((each) => `${capital(sayNights(each, nameOf, units))}.`),
     },
-    { head: "What came home", sentences: trip.supplies.map(sayHome) },
+    {
+      head: "What came home",
+      sentences: trip.supplies.map((supply) => `${capital(supply.what)}: ${sayCameHome(supply, units)}.`),
+    },
     { head: "Looking back", sentences: lookingBack(trip, nameOf) },
     { head: "What changes next time", sentences: whatChanges(along, kit) },
   ];
@@ -130,9 +134,6 @@ function whatWentWrong(trip: Trip, along: readonly WentAlong[], units: Units, na
     return isWrong ? [`${thing.item.name}: ${saidOf(thing, trip, units, nameOf).join(", ")}.`] : [];
   });
 }
-
-const sayHome = ({ what, unit, out, back }: Trip["supplies"][number]) =>
-  `${capital(what)}: ${back} of ${out} ${unit}`.trim().concat(".");
 
 function lookingBack({ made, stay, missed }: Trip, nameOf: NameOf): string[] {
   const line = (head: string, names: readonly string[]) =>

@@ -6,7 +6,15 @@ import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
 import { sayLeftOf, sayWay, sayWear } from "@/core/say/words";
 import type { FullItem } from "@/core/trade/full-item";
-import { listWords, sayMass, sayTemperature, timesEach, type Units } from "@/core/units/speak";
+import {
+  listWords,
+  sayMass,
+  sayPoured,
+  sayRoom,
+  sayTemperature,
+  timesEach,
+  type Units,
+} from "@/core/units/speak";
 import { VerbWord } from "@/ui/verb-word";
 
 export const isTold = (cell: ReactNode) => cell !== null && cell !== undefined && cell !== false;
@@ -30,6 +38,9 @@ export const rowsOf = (units: Units, own: string): readonly (readonly [name: str
 const withUnit = (value: number | undefined, unit: string) =>
   value === undefined ? null : `${value}\u00a0${unit}`;
 
+const roomOf = (litres: number | undefined, units: Units) =>
+  litres === undefined ? null : sayRoom(litres, units);
+
 /** What it is, before anybody has used it. */
 const asItIs = (units: Units, own: string): readonly (readonly [name: string, cell: Cell])[] => [
   [
@@ -41,9 +52,9 @@ const asItIs = (units: Units, own: string): readonly (readonly [name: string, ce
   ["label", ({ ratings: { label } }) => label && `${sayTemperature(label.celsius, units)} ${label.means}`],
   ["R-value", ({ ratings }) => ratings.rValue ?? null],
   ["capacity", ({ ratings }) => withUnit(ratings.wattHours, "Wh")],
-  ["holds", ({ ratings }) => withUnit(ratings.litres, "L")],
-  ["room in it", ({ ratings }) => withUnit(ratings.volume, "L")],
-  ["packed", ({ ratings }) => withUnit(ratings.packed, "L")],
+  ["holds", ({ ratings }) => (ratings.litres === undefined ? null : sayPoured(ratings.litres, units))],
+  ["room in it", ({ ratings }) => roomOf(ratings.volume, units)],
+  ["packed", ({ ratings }) => roomOf(ratings.packed, units)],
   ["light", ({ ratings }) => withUnit(ratings.lumens, "lm")],
 ];
 

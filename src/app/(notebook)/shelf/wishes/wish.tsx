@@ -5,7 +5,8 @@ import type { Book } from "@/core/ledger/book";
 import { sayMoney } from "@/core/say/money";
 import { says } from "@/core/say/verdicts/says";
 import { sayLeftOf } from "@/core/say/words";
-import { listWords, sayMass, timesEach } from "@/core/units/speak";
+import { GRAMS_PER_OUNCE } from "@/core/units/quantity";
+import { listWords, sayMass, sayRoom, timesEach } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
@@ -51,7 +52,7 @@ function Wished({ candidate, book }: { candidate: Candidate; book: Book }) {
       </p>
       <p>
         {saySaves(candidate, book)}
-        {roomier !== null && ` ${sayRoom(roomier, book)}`}
+        {roomier !== null && ` ${sayFit(roomier, book)}`}
       </p>
     </div>
   );
@@ -61,10 +62,11 @@ function saySaves({ wish, present, saves, perHundredGrams }: Candidate, { settin
   if (saves === null) return "What it saves can’t be told: one of the two is not weighed.";
   const lighter = `${sayMass(Math.abs(saves), settings.units)} ${saves > 0 ? "lighter" : "heavier"}`;
   const than = present ? ` ${saves === 0 ? "as" : "than"} ${present.name}` : "";
+  const [hundred, sayEach] = settings.units.weight === "g" ? [100, "100\u00a0g"] : [GRAMS_PER_OUNCE, "ounce"];
   const each =
     perHundredGrams === null
       ? ""
-      : `, at ${sayMoney(perHundredGrams, wish.currency ?? settings.currency)} for each 100 g saved`;
+      : `, at ${sayMoney(perHundredGrams * (hundred / 100), wish.currency ?? settings.currency)} for each ${sayEach} saved`;
   return `${saves === 0 ? "As heavy" : lighter}${than}${each}.`;
 }
 
@@ -113,8 +115,8 @@ function InPlaceOf({ candidate: { wish, present, complaints, asked }, kit }: Wis
 }
 
 /** What it changes of the room in the last trip's pack. */
-function sayRoom(roomier: number, book: Book): string {
-  const litres = (value: number) => `${Math.round(Math.abs(value) * 10) / 10}\u00a0L`;
+function sayFit(roomier: number, book: Book): string {
+  const litres = (value: number) => sayRoom(Math.abs(value), book.settings.units);
   const last = book.outings.at(-1);
   const room = last && weighIn(book.tripOf(last), book.item, book.items).room;
   const other = `${litres(roomier)} ${roomier > 0 ? "smaller" : "larger"} when packed`;

@@ -30,7 +30,7 @@ export default async function LoadsPage({ searchParams }: Asked) {
   return (
     <>
       <PageHead title="Loads">
-        Weight times the way that it was carried: what a gram costs. Press a figure to sort by it.
+        Weight times the way that it was carried: what its weight costs. Press a figure to sort by it.
       </PageHead>
       <Section title="Trip by trip">
         <Table

@@ -1,8 +1,9 @@
 import Link from "next/link";
 import type { Book } from "@/core/ledger/book";
 import { LEAST_GAS_PER_LITRE, type RateOver } from "@/core/trade/supplies";
-import { parseNumber } from "@/core/units/quantity";
-import { count, grouped, listWords, sayDay, sayMass, type Units } from "@/core/units/speak";
+import { sayRate } from "@/core/say/supplies";
+import { parseMass, parseNumber } from "@/core/units/quantity";
+import { count, listWords, sayDay, sayMass, sayPoured, sayTemperature, type Units } from "@/core/units/speak";
 import {
   cansFor,
   cansOf,
@@ -37,8 +38,9 @@ export function Fuel({ book, uses, ahead, asked }: FuelProps) {
       ))}
       {low.map(({ outing, used, over }) => (
         <p key={outing.trip.id} className="mt-1 font-semibold text-sting">
-          {outing.trip.name}: {sayMass(used, units)} for {grouped(over ?? 0, 1)} L boiled is less than physics
-          allows ({LEAST_GAS_PER_LITRE.toFixed(1)} g a litre from 10 °C). Look at both readings.
+          {outing.trip.name}: {sayMass(used, units)} for {sayPoured(over ?? 0, units)} boiled is less than
+          physics allows ({sayRate(LEAST_GAS_PER_LITRE, { unit: "g", over: "L boiled" }, units)}, from{" "}
+          {sayTemperature(10, units)}). Look at both readings.
         </p>
       ))}
       {perNight && perLitre && (
@@ -51,7 +53,7 @@ export function Fuel({ book, uses, ahead, asked }: FuelProps) {
           units={units}
         />
       )}
-      {perNight && <BetterBurner asked={asked} perNight={perNight.median} />}
+      {perNight && <BetterBurner asked={asked} perNight={perNight.median} units={units} />}
     </Section>
   );
 }
@@ -90,7 +92,7 @@ function Cans({ book, cans, need, perNight, perLitre, units }: CansProps) {
             </span>
             <span className="num">
               {mass(can.left)} left: {count(Math.floor(can.left / perNight), "night")} or{" "}
-              {grouped(can.left / perLitre, 1)} L boiled
+              {sayPoured(can.left / perLitre, units)} boiled
               <span className="block text-right font-sans text-sm text-muted">{sayWeighed(can, book)}</span>
             </span>
           </li>
@@ -112,7 +114,7 @@ function sayWeighed(can: Can, book: Book): string {
   const { nights, boiled } = sinceWeighed(can, book);
   const out = [
     ...(nights > 0 ? [count(nights, "night")] : []),
-    ...(boiled > 0 ? [`${grouped(boiled, 1)} L boiled`] : []),
+    ...(boiled > 0 ? [`${sayPoured(boiled, book.settings.units)} boiled`] : []),
   ];
   const when = can.weighed ? `weighed on ${sayDay(can.weighed)}` : "weighed on a day that nobody told";
   return out.length ? `${when}; out for ${listWords(out)} since: weigh it again` : when;
@@ -127,15 +129,22 @@ function sayTake(chosen: readonly Can[] | null, need: number, units: Units): str
   return `Take ${listWords(chosen.map(({ name }) => name))}: ${sayMass(gas, units)} of gas for ${wants}.`;
 }
 
+interface BurnerProps extends Pick<FuelProps, "asked"> {
+  readonly perNight: number;
+  readonly units: Units;
+}
+
 /** From how many nights on a burner that is heavier and saves gas is worth its weight. */
-function BetterBurner({ asked, perNight }: Pick<FuelProps, "asked"> & { readonly perNight: number }) {
-  const [more, saves] = [parseNumber(asked.grams ?? ""), parseNumber(asked.saves ?? "")];
+function BetterBurner({ asked, perNight, units }: BurnerProps) {
+  const heavier = parseMass(asked.grams ?? "", units.weight);
+  const more = heavier.ok ? heavier.value.g : null;
+  const saves = parseNumber(asked.saves ?? "");
   const pays = more !== null && saves !== null && more > 0 && saves > 0 && saves < 100;
   return (
     <>
       <form action="/trips/supplies" className="mt-3 flex flex-wrap items-start gap-2">
         <Field
-          label="A better burner: heavier by, g"
+          label={`A better burner: heavier by, ${units.weight}`}
           name="grams"
           inputMode="decimal"
           defaultValue={asked.grams}

@@ -1,6 +1,7 @@
 import type { Book } from "@/core/ledger/book";
 import { alikeNights } from "@/core/ledger/nights";
 import type { Trip } from "@/core/model";
+import { sayCameHome } from "@/core/say/supplies";
 import { sayNights } from "@/core/say/walk/nights";
 import { nameIn } from "./looked-back";
 
@@ -11,7 +12,7 @@ export function WhatItWasLike({ trip, book }: { trip: Trip; book: Book }) {
     .sort(([, a], [, b]) => b.localeCompare(a))
     .map(([trigger, strength]) => `${strength} ${trigger}`);
   const nights = alikeNights(trip.felt).map((alike) => sayNights(alike, nameIn(book), book.settings.units));
-  const home = trip.supplies.map(({ what, unit, out, back }) => `${what} ${back} of ${out} ${unit}`.trim());
+  const home = trip.supplies.map((supply) => `${supply.what} ${sayCameHome(supply, book.settings.units)}`);
   return (
     <>
       <h2 className="mb-1 mt-5 text-lg">What it was like</h2>

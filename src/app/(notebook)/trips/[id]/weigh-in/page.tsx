@@ -13,7 +13,7 @@ import { BagWeighing, TripId, type Trip } from "@/core/model";
 import type { FullItem } from "@/core/trade/full-item";
 import { legName } from "@/core/say/walk/mark";
 import { saySuspect } from "@/core/say/weigh-in";
-import { count, percent, sayMass, type Units } from "@/core/units/speak";
+import { count, percent, sayMass, sayRoom, type Units } from "@/core/units/speak";
 import { FOOD_LITRES_PER_KG } from "@/core/trade/supplies";
 import { supplyUses, usesOf } from "@/core/weighin/supplies";
 import { Figure } from "@/ui/page/figure";
@@ -64,7 +64,7 @@ export default async function WeighInPage({ params }: { params: Promise<{ id: st
             unit={units.weight === "g" ? "kg" : "lb"}
           />
         </Section>
-        <RoomIn room={weighed.room} foodPerDay={food} />
+        <RoomIn room={weighed.room} foodPerDay={food} units={units} />
         <ShareList title="By job" parts={weighed.byJob.map(([name, value]) => ({ name, value }))} say={say} />
         <ShareList
           title="By place"
@@ -227,8 +227,8 @@ function AgainstScale({ weighed: { scale }, units }: { weighed: WeighIn; units: 
 }
 
 /** @param foodPerDay grams of food that the owner eats in a day */
-function RoomIn({ room, foodPerDay }: { room: Room | null; foodPerDay: number }) {
-  const litres = (value: number) => `${Math.round(value * 10) / 10}\u00a0L`;
+function RoomIn({ room, foodPerDay, units }: { room: Room | null; foodPerDay: number; units: Units }) {
+  const litres = (value: number) => sayRoom(value, units);
   return (
     <section>
       <h2 className="mb-1 border-b-2 border-ink pb-1 text-lg">Room</h2>

@@ -3,9 +3,10 @@
 import { useState, type ChangeEvent } from "react";
 import type { Supply } from "@/core/model";
 import { SUPPLY_SORTS } from "@/core/model/lists";
-import { parseNumber } from "@/core/units/quantity";
+import { sayAmount, sayCameHome } from "@/core/say/supplies";
+import { inBaseUnit, parseNumber } from "@/core/units/quantity";
 import { LEAST_GAS_PER_LITRE } from "@/core/trade/supplies";
-import type { Units } from "@/core/units/speak";
+import { litresIn, pouredUnit, sayMass, sayPoured, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
 import { BLANK_SUPPLY, gasBurnt, readSupply, type TypedSupply, type WrongSupply } from "./supply-typed";
@@ -27,22 +28,27 @@ export function CameHome({ supplies, boiled, names, units, onChange, onBoiled }:
     <fieldset className="mt-5">
       <legend className="label">Came home uneaten, undrunk, unburnt</legend>
       <ToldList
-        told={supplies.map((supply) => ({ name: supply.what, says: <SupplyLine supply={supply} /> }))}
+        told={supplies.map((supply) => ({
+          name: supply.what,
+          says: <SupplyLine supply={supply} units={units} />,
+        }))}
         onRemove={(n) => void onChange(supplies.filter((_, index) => index !== n))}
       />
       <AddSupply names={names} units={units} onAdd={(supply) => void onChange([...supplies, supply])} />
-      <Boiled boiled={boiled} burnt={gasBurnt(supplies)} onBoiled={onBoiled} />
+      <Boiled units={units} boiled={boiled} burnt={gasBurnt(supplies)} onBoiled={onBoiled} />
     </fieldset>
   );
 }
 
-function SupplyLine({ supply: { what, unit, out, back, reserve } }: { supply: Supply }) {
+function SupplyLine({ supply, units }: { supply: Supply; units: Units }) {
+  const { what, unit, reserve } = supply;
+  const kept = inBaseUnit(reserve, unit);
   return (
     <>
       {what}{" "}
       <span className="ml-2 text-sm text-muted">
-        {back} of {out} {unit}
-        {reserve > 0 && `, ${reserve} ${unit} of it a reserve`}
+        {sayCameHome(supply, units)}
+        {reserve > 0 && `, ${sayAmount(kept.value, kept.unit, units)} of it a reserve`}
       </span>
     </>
   );
@@ -102,33 +108,36 @@ function AddSupply({ names, units, onAdd }: AddSupplyProps) {
   );
 }
 
-interface BoiledProps extends Pick<CameHomeProps, "boiled" | "onBoiled"> {
+interface BoiledProps extends Pick<CameHomeProps, "boiled" | "units" | "onBoiled"> {
   /** Grams of gas that were burnt; null where nobody told. */
   readonly burnt: number | null;
 }
 
-function Boiled({ boiled, burnt, onBoiled }: BoiledProps) {
+function Boiled({ boiled, units, burnt, onBoiled }: BoiledProps) {
   const [wrong, setWrong] = useState<string>();
+  const shown = boiled === null ? "" : String(Math.round((boiled / litresIn(units)) * 100) / 100);
   return (
     <Field
-      label="Water boiled, litres"
-      defaultValue={boiled ?? ""}
+      label={`Water boiled, ${pouredUnit(units)}`}
+      defaultValue={shown}
       inputMode="decimal"
-      error={wrong ?? tooMuchFor(burnt, boiled)}
-      hint="where you kept count: gas is then reckoned by the litre"
+      error={wrong ?? tooMuchFor(burnt, boiled, units)}
+      hint="where you kept count: gas is then reckoned by it"
       className="mt-3 w-64"
       onBlur={({ target }) => {
-        const litres = parseNumber(target.value);
-        const isWrong = litres !== null && !(litres >= 0);
-        setWrong(isWrong ? "Write how many litres, like 9.5." : undefined);
-        if (!isWrong && litres !== boiled) void onBoiled(litres);
+        if (target.value.trim() === shown) return setWrong(undefined);
+        const typed = parseNumber(target.value);
+        const isWrong = typed !== null && !(typed >= 0);
+        setWrong(isWrong ? `Write how many ${pouredUnit(units)}, like 9.5.` : undefined);
+        if (!isWrong) void onBoiled(typed === null ? null : typed * litresIn(units));
       }}
     />
   );
 }
 
 /** More was boiled than the gas that was told can have: one of the two readings is wrong. */
-const tooMuchFor = (burnt: number | null, boiled: number | null): string | undefined =>
+const tooMuchFor = (burnt: number | null, boiled: number | null, units: Units): string | undefined =>
   burnt !== null && boiled !== null && boiled * LEAST_GAS_PER_LITRE > burnt
-    ? `${boiled} L want at least ${Math.ceil(boiled * LEAST_GAS_PER_LITRE)} g of gas, and ${Math.round(burnt)} g were burnt. Look at both readings.`
+    ? `${sayPoured(boiled, units)} want at least ${sayMass(Math.ceil(boiled * LEAST_GAS_PER_LITRE), units)} of gas, ` +
+      `and ${sayMass(burnt, units)} were burnt. Look at both readings.`
     : undefined;
