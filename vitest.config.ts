@@ -3,7 +3,18 @@ import { defineConfig } from "vitest/config";
 import { BaseSequencer, type TestSpecification } from "vitest/node";
 
 /** The files that take longest, so that no core is left with one of them at the end. */
-const LONGEST = ["unpack", "screens", "trips", "item", "disk", "hostile", "numbers", "sheet", "verdicts"];
+const LONGEST = [
+  "unpack",
+  "screens",
+  "trips",
+  "item",
+  "disk",
+  "hostile",
+  "numbers",
+  "sheet",
+  "walks",
+  "verdicts",
+];
 const rankOf = ({ moduleId }: TestSpecification) => {
   const at = LONGEST.findIndex((name) => moduleId.endsWith(`/tests/${name}.test.ts`));
   return at < 0 ? LONGEST.length : at;
@@ -37,7 +48,7 @@ export default defineConfig({
           include: ["tests/**/*.test.ts"],
           testTimeout: 300_000,
           hookTimeout: 240_000,
-          maxWorkers: 2,
+          maxWorkers: 3,
           expect: { poll: { timeout: 60_000 } },
           globalSetup: ["tests/prepare.ts"],
         },
