@@ -92,6 +92,15 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     const list = await (await fetch(`${app.url}/api/list/${(await plan()).id}`)).text();
     expect(list).toContain("- [ ] Winter bag");
 
+    // What was advised as it was made is kept with it, through a file and whatever comes after.
+    const advisedOf = async () =>
+      (await plan()) as unknown as { id: string; advised?: { said: { item: string; verb: string }[] } };
+    const advised = (await advisedOf()).advised!;
+    expect(advised.said.length).toBeGreaterThan(50);
+    expect(advised.said).toContainEqual(
+      expect.objectContaining({ item: "second-cable", verb: "drop", leave: true }),
+    );
+
     // Walked: its days are past, and it is offered; one thing was too much of it.
     const log = await exported(app);
     const walked = log.trips.map((trip) =>
@@ -111,6 +120,11 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await saved(page);
     const first = (await plan()).marks.find(({ use }) => use === "unused")!;
     expect(first).toBeDefined();
+
+    expect((await advisedOf()).advised).toEqual(advised);
+    await page.goto(`${app.url}/trips/${(await advisedOf()).id}`);
+    await page.getByRole("heading", { name: "What was advised, and came of it" }).waitFor();
+    await page.getByText(/^Of .* that you were told to leave, .* stayed at home/).waitFor();
 
     // And the next plan starts from there.
     await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });

@@ -185,6 +185,7 @@ export const STOWS = [
   "hand",
   "worn",
 ] as const;
+export const SURENESSES = ["leaning", "perhaps", "likely", "sure"] as const;
 export const URGENCIES = ["now", "before next trip", "when convenient", "watch"] as const;
 export const ENTRY_WHATS = [
   "wear",

@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { SUPPLY_SORTS } from "./lists";
+import { SUPPLY_SORTS, SURENESSES, URGENCIES } from "./lists";
 import { Distance, Height, Mass } from "../units/measures";
 import { Text } from "../units/text";
 import { Amount, Celsius, Day, ItemId, LegId, LineText, MOST, Name, Note, RecordId, TripId } from "./basics";
 import { HeardFact } from "./fact";
 import { Carry } from "./mark";
-import { Consequence, Felt, Job, Offer, Spoil, Strength, Terrain, Trigger } from "./words";
+import { Consequence, Felt, Job, Offer, Spoil, Strength, Terrain, Trigger, Verb } from "./words";
 
 const Conditions = z.partialRecord(Trigger, Strength);
 const Offers = z
@@ -129,6 +129,25 @@ export type Line = z.infer<typeof Line>;
 export const SentLine = Line.extend({ change: z.enum(["rewritten", "deleted"]).nullable().default(null) });
 export type SentLine = z.infer<typeof SentLine>;
 
+/** What was advised of a thing as a list was made: it is never judged anew. */
+export const Advised = z.object({
+  item: ItemId,
+  verb: Verb,
+  reason: Text.max(60).meta({ description: "The rule that spoke, by its name." }),
+  urgency: z.enum(URGENCIES),
+  sureness: z.enum(SURENESSES),
+  leave: z.boolean().default(false).meta({ description: "true: told to leave it at home for good." }),
+  saves: Amount.nullable().default(null).meta({ description: "Grams that leaving it would save." }),
+  givesOut: z
+    .number()
+    .min(0)
+    .max(1)
+    .nullable()
+    .default(null)
+    .meta({ description: "The chance, 0 to 1, that it gives out on the trip; null: nothing of it wears." }),
+});
+export type Advised = z.infer<typeof Advised>;
+
 export const Trip = z.object({
   id: TripId,
   name: Name,
@@ -179,6 +198,11 @@ export const Trip = z.object({
     .default([])
     .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
   lines: z.array(Line).max(MOST_LINES).default([]).meta({ description: "Written on the way." }),
+  advised: z
+    .object({ on: Day, said: z.array(Advised).max(MOST.items * 3) })
+    .nullable()
+    .default(null)
+    .meta({ description: "What stood there as its list was made; null: there was none, or nobody kept it." }),
   note: Note.default(""),
   carries: z.array(Carry).max(MOST.items).default([]),
 });

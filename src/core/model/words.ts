@@ -23,7 +23,7 @@ import {
   WEAR_UNITS,
   WHYS_UNUSED,
 } from "./lists";
-import type { URGENCIES } from "./lists";
+import type { SURENESSES, URGENCIES } from "./lists";
 
 /**
  * The closed lists of the trade's words that records are made of. What each of them means to the engine
@@ -111,4 +111,4 @@ export type Verb = z.infer<typeof Verb>;
 export type Urgency = (typeof URGENCIES)[number];
 
 /** How sure a verdict is. One telling of the owner's is a leaning; it grows as chances add up. */
-export type Sureness = "leaning" | "perhaps" | "likely" | "sure";
+export type Sureness = (typeof SURENESSES)[number];

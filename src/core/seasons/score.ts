@@ -1,7 +1,9 @@
 import jstat from "jstat";
 import { nth } from "../sums/there";
 import { openBook } from "../ledger/book";
-import type { Log, Mark, Trip } from "../model";
+import { gaveOut } from "../ledger/followed";
+import type { Advised, ItemId, Log, Trip } from "../model";
+import { groupBy } from "../sums/group";
 import { leavesForGood } from "../advice/advise";
 import { kitOf } from "../advice/kit";
 import { inPlain } from "../trade/words/names";
@@ -50,8 +52,9 @@ const NOTHING: Counts = {
 
 /** How what was said before each trip came out on it. */
 export interface Score extends Counts {
-  /** Trips that it is reckoned over. */
+  /** Trips that it is reckoned over, and for how many of them what was said then is kept. */
   readonly trips: number;
+  readonly asSaid: number;
   /** That a thing gives out on the trip, by the chance said. */
   readonly givesOut: readonly Bin[];
 }
@@ -59,8 +62,6 @@ export interface Score extends Counts {
 /** The trips that the score looks back on: each is judged anew as it was on its first day. */
 const LOOKED_BACK = 12;
 const BOUNDS = [0, 0.02, 0.1, 0.3, 1] as const;
-
-const gaveOut = (mark: Mark) => mark.troubles.includes("failed") || mark.exit?.how === "worn out";
 
 /** The log as it was on the morning of a trip: what came later unsaid, and the trip itself only planned. */
 function asOf(log: Log, trip: Trip): Log {
@@ -92,8 +93,23 @@ function asOf(log: Log, trip: Trip): Log {
 
 /** What was said on the morning of one trip, against what happened on it. */
 export interface LookBack {
+  /** It is what was said then; false: nobody kept it, and it is judged anew. */
+  readonly isAsSaid: boolean;
   readonly said: readonly Said[];
   readonly counts: Counts;
+}
+
+/** What was said of one thing before a trip. */
+interface Spoken {
+  readonly item: ItemId;
+  readonly name: string;
+  /** Not to go out as it is. */
+  readonly isFlagged: boolean;
+  /** To be left at home for good. */
+  readonly isLeft: boolean;
+  /** It might have been packed. */
+  readonly isThere: boolean;
+  readonly givesOut: number | null;
 }
 
 /** The last trips, to be looked back on one by one: not the first, before which nothing was known. */
@@ -107,20 +123,44 @@ export const lookedBackOn = ({ trips }: Pick<Log, "trips">, today: string): Trip
     .slice(1)
     .slice(-LOOKED_BACK);
 
-/** Judges all as it was on the morning of a trip, and sets it against what happened. */
+/** What was said before a trip and is kept with it, by thing. */
+function keptOf(log: Log, said: readonly Advised[]): Spoken[] {
+  const names = new Map(log.items.map(({ id, name }) => [id, name]));
+  return [...groupBy(said, ({ item }) => item)].map(([item, all]) => ({
+    item,
+    name: names.get(item) ?? "",
+    isFlagged: all.some(({ verb, urgency }) => VERBS[verb].warns && urgency !== "watch"),
+    isLeft: all.some(({ leave }) => leave),
+    isThere: true,
+    givesOut: all[0]?.givesOut ?? null,
+  }));
+}
+
+/** What the engine of today would have said on the morning of a trip. */
+const judgedAnew = (log: Log, trip: Trip): Spoken[] =>
+  kitOf(openBook(asOf(log, trip), trip.starts)).things.map((advice) => {
+    const { case: one, asks } = advice;
+    return {
+      item: one.item.id,
+      name: one.item.name,
+      isFlagged: asks.some(({ verb, urgency }) => VERBS[verb].warns && urgency !== "watch"),
+      isLeft: leavesForGood(advice),
+      isThere: one.standing === "active",
+      givesOut: one.left && one.left.nextTrip > 0 ? one.left.givesOut : null,
+    };
+  });
+
+/** What was said before a trip, as it is kept or, for older trips, judged as it was on that morning, set against what happened. */
 export function lookBack(log: Log, trip: Trip): LookBack {
   const said: Said[] = [];
   const counts = { ...NOTHING };
   const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
   const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
-  for (const advice of kitOf(openBook(asOf(log, trip), trip.starts)).things) {
-    const { case: one, asks } = advice;
-    const mark = marks.get(one.item.id);
-    const isLeft = leavesForGood(advice);
+  const spoken = trip.advised ? keptOf(log, trip.advised.said) : judgedAnew(log, trip);
+  for (const { item, name, isFlagged, isLeft, isThere, givesOut } of spoken) {
+    const mark = marks.get(item);
     if (mark) {
-      if (one.left && one.left.nextTrip > 0)
-        said.push({ chance: one.left.givesOut, happened: gaveOut(mark) });
-      const isFlagged = asks.some(({ verb, urgency }) => VERBS[verb].warns && urgency !== "watch");
+      if (givesOut !== null) said.push({ chance: givesOut, happened: gaveOut(mark) });
       const went = Number(mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark));
       counts[isFlagged ? "flagged" : "unflagged"] += 1;
       counts[isFlagged ? "flaggedFailed" : "unflaggedFailed"] += went;
@@ -128,12 +168,12 @@ export function lookBack(log: Log, trip: Trip): LookBack {
         counts.leftTaken += 1;
         counts.leftUsed += Number(mark.use === "used");
       }
-    } else if (isLeft && one.standing === "active") {
+    } else if (isLeft && isThere) {
       counts.left += 1;
-      counts.leftMissed += Number(missed.has(inPlain(one.item.name)));
+      counts.leftMissed += Number(missed.has(inPlain(name)));
     }
   }
-  return { said, counts };
+  return { isAsSaid: trip.advised !== null, said, counts };
 }
 
 /** The engine's own score, over the trips that were looked back on. */
@@ -141,7 +181,8 @@ export function scoreOf(looks: readonly LookBack[]): Score {
   const sum = { ...NOTHING };
   for (const { counts } of looks)
     for (const each of Object.keys(NOTHING) as (keyof Counts)[]) sum[each] += counts[each];
-  return { trips: looks.length, givesOut: binned(looks.flatMap(({ said }) => said)), ...sum };
+  const asSaid = looks.filter(({ isAsSaid }) => isAsSaid).length;
+  return { trips: looks.length, asSaid, givesOut: binned(looks.flatMap(({ said }) => said)), ...sum };
 }
 
 function binned(said: readonly Said[]): Bin[] {

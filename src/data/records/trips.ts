@@ -4,11 +4,11 @@ import { columnsOf } from "../columns";
 import type { Db } from "../db";
 
 // A line may come in from the way while a form that was read before it is saved: no form puts lines back to
-// what they were.
+// what they were. What was advised is kept by itself, as it is said.
 const COLUMNS = columnsOf(TripHead.shape, {
   key: ["id"],
   dates: ["starts", "ends"],
-  once: ["lines"],
+  once: ["lines", "advised"],
   without: ["legs"],
 });
 const LEG = columnsOf(Leg.shape, { key: ["id"], dates: ["starts", "ends"] });
@@ -50,6 +50,11 @@ export async function saveTrips(db: Db, trips: readonly TripHead[]): Promise<voi
   await db.query("insert into leg select * from jsonb_populate_recordset(null::leg, $1::jsonb)", [
     JSON.stringify(legs),
   ]);
+}
+
+/** Keeps what was advised as the list of a trip was made. */
+export async function keepAdvised(db: Db, trip: TripId, advised: TripHead["advised"]): Promise<void> {
+  await db.query("update trip set advised = $2::jsonb where id = $1", [trip, JSON.stringify(advised)]);
 }
 
 export async function removeTrip(db: Db, id: TripId): Promise<void> {

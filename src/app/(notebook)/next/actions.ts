@@ -5,8 +5,9 @@ import { ItemId, Moved, TripId } from "@/core/model";
 import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
 import type { Db } from "@/data/db";
 import { allItems } from "@/data/records/items";
-import { findTrip, saveTrips } from "@/data/records/trips";
+import { findTrip, keepAdvised, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
+import { advisedFor } from "@/app/plans";
 import { refuse, type Answer } from "@/ui/form/answer";
 
 const noTrip = refuse({ "": "That trip or thing is no longer here." });
@@ -31,9 +32,10 @@ export async function move(trip: TripId, item: ItemId, to: Moved | null): Promis
 
 /**
  * Makes a list that of a trip to come: what is on it goes along, what was listed and is not any more comes
- * off, unless it is marked.
+ * off, unless it is marked. What is advised as it is made is kept with it.
  */
 export async function packList(trip: TripId, raw: readonly string[]): Promise<Answer> {
+  const advised = await advisedFor(trip);
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
     if (!known) return noTrip;
@@ -54,6 +56,7 @@ export async function packList(trip: TripId, raw: readonly string[]): Promise<An
         .filter((item) => !there.has(item))
         .map((item) => ({ item, legs: null, shared: null, mark: null })),
     );
+    if (advised) await keepAdvised(tx, known.id, advised);
     return { ok: true, value: undefined };
   });
 }

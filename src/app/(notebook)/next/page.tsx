@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readBook } from "@/app/book";
-import { keptWith } from "@/app/reading";
+import { plansOf } from "@/app/plans";
 import { TripId, type Trip } from "@/core/model";
-import { planFor, type Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/plan";
 import { plannedSupplies } from "@/core/plan/supplies";
 import { onSomeLegs, stagesOf } from "@/core/plan/stages";
 import { weighed } from "@/core/plan/weighed";
@@ -24,16 +24,6 @@ import { WarmEnough } from "./sections/warm-enough";
 import { WearingOut } from "./sections/wearing-out";
 
 export const metadata: Metadata = { title: "Next trip" };
-
-/** All is judged anew for each trip that is planned: once, and kept with the reading. */
-const plansOf = keptWith(async ({ book }) => {
-  const plans = new Map<TripId | undefined, Plan>();
-  return (trip: Trip | null): Plan => {
-    const plan = plans.get(trip?.id) ?? planFor(book, trip);
-    plans.set(trip?.id, plan);
-    return plan;
-  };
-});
 
 /** What to take on the trip ahead: the one planned, or one as usual. */
 export default async function NextPage({ searchParams }: { searchParams: Promise<{ trip?: string }> }) {

@@ -3,7 +3,14 @@ import Link from "next/link";
 import { Suspense } from "react";
 import { readBook } from "@/app/book";
 import { givingWay, keptWith, type Reading } from "@/app/reading";
-import { lookBack, lookedBackOn, scoreOf, shareBetween, type LookBack } from "@/core/seasons/score";
+import {
+  lookBack,
+  lookedBackOn,
+  scoreOf,
+  shareBetween,
+  type LookBack,
+  type Score,
+} from "@/core/seasons/score";
 import { swapsMade } from "@/core/seasons/swaps";
 import type { Kit } from "@/core/advice/kit";
 import { savedByLeaving } from "@/core/seasons/leaving";
@@ -223,6 +230,14 @@ const scored = keptWith(async ({ log, book }) => {
   return scoreOf(looks);
 });
 
+/** What it is reckoned from: what was said then, or what would be said today of what was known then. */
+function sayJudged({ trips, asSaid }: Score): string {
+  const anew = "judged anew as on its first morning, with nothing known of what came after.";
+  if (asSaid === 0) return anew;
+  const kept = "by what was said as its list was made";
+  return asSaid === trips ? `${kept}.` : `${count(asSaid, "of them", "of them")} ${kept}, the others ${anew}`;
+}
+
 /** The tool's own score, in view: what was said before each trip, and what happened on it. */
 async function HowItCameOut({ reading }: { reading: Reading }) {
   const score = await scored(reading);
@@ -231,8 +246,8 @@ async function HowItCameOut({ reading }: { reading: Reading }) {
   return (
     <Section title="Verdicts that came true, and that did not" look="mt-8 max-w-4xl">
       <p className="hint mb-2">
-        {score.trips === 1 ? "The last trip" : `Each of the last ${count(score.trips, "trip")}`}, judged as on
-        its first morning, with nothing known of what came after.
+        {score.trips === 1 ? "The last trip" : `Each of the last ${count(score.trips, "trip")}`}:{" "}
+        {sayJudged(score)}
       </p>
       <ul className="mb-3">
         <li>

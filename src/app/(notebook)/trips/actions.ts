@@ -26,8 +26,9 @@ import { refuseAfterExit } from "@/data/records/exits";
 import { isRefused, Refused } from "@/data/refused";
 import { allItems, findItem } from "@/data/records/items";
 import { saveTracks } from "@/data/records/tracks";
-import { allTrips, findTrip, removeTrip, saveTrips } from "@/data/records/trips";
+import { allTrips, findTrip, keepAdvised, removeTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
+import { advisedFor } from "@/app/plans";
 import { today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
@@ -50,6 +51,8 @@ export async function saveTrip(
   sure: boolean,
   seen?: Seen | null,
 ): Promise<Answer<TripId>> {
+  const was = TripId.safeParse(raw.planned === true ? null : raw.id);
+  const advised = was.success ? await advisedFor(was.data) : null;
   return acting(async (tx) => {
     const others = await allTrips(tx);
     const id = raw.id
@@ -82,6 +85,8 @@ export async function saveTrip(
     const packing = packedOn(trip, Packed.parse(packed), await allItems(tx));
     if (!packing.ok) return refuse({ packed: packing.why });
     await saveTrips(tx, [trip]);
+    // It was a plan until now: what stood there is kept, unless that was done as its list was made.
+    if (advised && known && !known.advised) await keepAdvised(tx, id, advised);
     if (track) await saveTracks(tx, [track.data]);
     await pack(tx, trip, packing.value);
     return { ok: true, value: id };

@@ -8,8 +8,9 @@ import { Text } from "@/core/units/text";
 import { Distance } from "@/core/units/measures";
 import { withUnit } from "@/core/units/quantity";
 import { readSettings } from "@/data/records/settings";
-import { findTrip, saveTrips } from "@/data/records/trips";
+import { findTrip, keepAdvised, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
+import { advisedFor } from "@/app/plans";
 import { refuse, type Answer } from "@/ui/form/answer";
 import { join, Joined } from "./join";
 
@@ -44,10 +45,13 @@ export async function setSoFar(trip: TripId, raw: z.input<typeof Typed>): Promis
 
 /** A planned trip whose days have come was walked: it can be unpacked. */
 export async function setWalked(trip: TripId): Promise<Answer> {
+  const advised = await advisedFor(trip);
   return acting(async (tx) => {
     const known = await findTrip(tx, TripId.parse(trip));
     if (!known) return noTrip;
     await saveTrips(tx, [walked(known)]);
+    // Where its list was made, what was said then stands.
+    if (advised && !known.advised) await keepAdvised(tx, known.id, advised);
     return { ok: true, value: undefined };
   });
 }

@@ -15,6 +15,7 @@ import { TheLegs } from "./sections/the-legs";
 import { TripFigures } from "./sections/trip-figures";
 import { TripHead } from "./sections/trip-head";
 import { WentAlong } from "./sections/went-along";
+import { WhatWasSaid } from "./sections/what-was-said";
 import { WhatItWasLike } from "./sections/what-it-was-like";
 import { TrackView } from "./way/track-view";
 import { WayPicture } from "./way/way-picture";
@@ -63,6 +64,7 @@ export default async function TripPage({ params }: Asked) {
           <WhatItWasLike trip={trip} book={book} />
           <LookedBack trip={trip} book={book} />
           <CameOfIt along={along} />
+          <WhatWasSaid trip={trip} book={book} />
         </section>
         <WentAlong trip={trip} along={along} units={units} />
       </div>
