@@ -15,7 +15,7 @@ const gpx = (points: number) =>
 test("from an empty shelf to a verdict: the whole line, as a new walker does it", () =>
   withApp("empty", async (app) => {
     const { page, faults } = await openPage(browser, app.url);
-    await page.getByRole("link", { name: "Put the first things on the shelf" }).click();
+    await page.getByRole("link", { name: "Type the first things" }).click();
 
     // Shelf: one line a thing.
     const line = page.getByLabel("Add a thing");

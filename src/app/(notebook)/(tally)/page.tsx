@@ -87,18 +87,32 @@ function NothingAtAll() {
       <Empty
         title="This will be your tally sheet"
         action={
-          <Link href="/shelf" className="btn btn-leaf">
-            Put the first things on the shelf
-          </Link>
+          <span className="flex flex-wrap gap-2">
+            <Link href="/shelf/import" className="btn btn-leaf">
+              Bring a spreadsheet
+            </Link>
+            <Link href="/shelf" className="btn">
+              Type the first things
+            </Link>
+          </span>
         }
       >
         <p>
           Rows are the things you own, columns the trips you took them on, and each cell is one pen stroke:
-          used, hardly, never touched, broken. After two or three trips it tells you what to leave, mend or
-          replace.
+          used, hardly, never touched, broken. One trip with its marks is enough to say what to leave, mend or
+          replace; each one more makes it surer.
         </p>
-        <p className="mt-2">
-          Start with the shelf: one line a thing is enough, like <em>rain shell 312 g lid</em>.
+        <ol className="mt-3 ml-5 list-decimal">
+          <li>
+            The shelf: a list as you have it, or one line a thing, like <em>rain shell 312 g lid</em>. Five
+            things are a beginning.
+          </li>
+          <li>A trip, from its track or by hand: its days, how far, what it was like.</li>
+          <li>Unpack it: a key or a thumb for each thing.</li>
+        </ol>
+        <p className="mt-3">
+          To look around first: <code>npm run demo</code> opens an invented walker&rsquo;s years, in a folder
+          of its own beside yours.
         </p>
       </Empty>
     </>
