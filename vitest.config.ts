@@ -48,7 +48,7 @@ export default defineConfig({
           include: ["tests/**/*.test.ts"],
           testTimeout: 300_000,
           hookTimeout: 240_000,
-          maxWorkers: 3,
+          maxWorkers: 2,
           expect: { poll: { timeout: 60_000 } },
           globalSetup: ["tests/prepare.ts"],
         },

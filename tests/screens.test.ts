@@ -68,6 +68,16 @@ const smallTargets = (page: Page, least: number) =>
 /** Pressed with cold fingers, on the way or on the floor: a thumb's width, in px; anything else a fingertip's. */
 const THUMB = 44;
 const FINGERTIP = 24;
+/** Laid out otherwise at the desk. */
+const DESK_ALONE = [
+  "/",
+  "/unpack/sunder-crossing-2026-07-11",
+  "/verdicts",
+  "/next",
+  "/shelf",
+  "/trips/the-long-quill-2025-06-07",
+  "/settings",
+];
 const BY_THUMB = ["/trail", "/unpack/sunder-crossing-2026-07-11"];
 
 describe.each([
@@ -83,7 +93,8 @@ describe.each([
   test.each(SCREENS)("%s passes axe, fits the width, and raises no error", async (path) => {
     const { page, faults } = await openPage(context, `${demo.url}${path}`, size);
     try {
-      await expectAccessible(page);
+      // What a phone shows of a page a desk shows too; where the desk lays it out otherwise it is looked at again.
+      if (size === PHONE || DESK_ALONE.includes(path)) await expectAccessible(page);
       expect(await overflow(page)).toBeLessThanOrEqual(0);
       if (size === PHONE) {
         await page.setViewportSize({ width: 360, height: 740 });

@@ -13,7 +13,6 @@ interface LaneProps {
   readonly first?: boolean;
 }
 
-/** Said once, over the first slip that they hold for. */
 const KEYS = [
   ["↑ ↓", "from slip to slip"],
   ["a", "agree"],
@@ -22,6 +21,17 @@ const KEYS = [
   ["l", "later"],
   ["Enter", "why"],
 ] as const;
+
+/** Said once, beside the first lane's name. */
+const SlipKeys = () => (
+  <p className="no-print hidden gap-x-3 text-sm text-muted tabs:flex" aria-hidden="true">
+    {KEYS.map(([key, does]) => (
+      <span key={key}>
+        <span className="kbd">{key}</span> {does}
+      </span>
+    ))}
+  </p>
+);
 
 /** Slips drawn at once; the others on a press. */
 const AT_ONCE = 15;
@@ -33,19 +43,13 @@ export function Lane({ name, about = "", sting = false, slips, first = false }: 
   const shown = all ? slips : slips.slice(0, AT_ONCE);
   return (
     <section className="mb-4" aria-label={name}>
-      <h2 className={`border-b-2 border-ink pb-1 text-lg ${sting ? "text-sting" : ""}`}>
-        {name} <span className="num text-base font-normal text-muted">{slips.length}</span>
-        {about && <span className="ml-3 font-sans text-sm font-normal text-muted">{about}</span>}
-      </h2>
-      {first && (
-        <p className="no-print hidden gap-x-4 pt-1 pb-0.5 text-sm text-muted tabs:flex" aria-hidden="true">
-          {KEYS.map(([key, does]) => (
-            <span key={key}>
-              <span className="kbd">{key}</span> {does}
-            </span>
-          ))}
-        </p>
-      )}
+      <div className="flex items-baseline gap-6 border-b-2 border-ink pb-1">
+        <h2 className={`flex-1 text-lg ${sting ? "text-sting" : ""}`}>
+          {name} <span className="num text-base font-normal text-muted">{slips.length}</span>
+          {about && <span className="ml-3 font-sans text-sm font-normal text-muted">{about}</span>}
+        </h2>
+        {first && <SlipKeys />}
+      </div>
       {shown.map((slip, n) => (
         <Slip key={slip.key} slip={slip} first={first && n === 0} />
       ))}
