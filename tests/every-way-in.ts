@@ -316,6 +316,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   "settings#keepSettings": ([a]) => [
     { school: (["lean", "even", "roomy", "wary"] as const)[a % 4], currency: "€" },
   ],
+  "next#keepNever": ([a, b]) => [[`keys ${a}`, `card ${b}`].slice(0, (a % 2) + 1)],
   "settings#keepTheme": ([a]) => [(["light", "dark", "system"] as const)[a % 3]],
   "settings#endPairing": ([a]) => [`pairing ${a}`],
 

@@ -208,6 +208,33 @@ test("the demo opens on a trip that waits, and its next has something in every c
     await page
       .getByText(/^Sunder crossing \(.*\) was walked on some of these days\. Plan it for others\.$/)
       .waitFor();
+    // What is looked for at the door: the owner's own, ticked each time, and on the list to hand on.
+    const door = page.getByRole("region", { name: /^Never without/ });
+    await door.getByRole("button", { name: "Begin with the usual" }).click();
+    await door.getByLabel("documents").check();
+    await door.getByLabel("One more").fill("whistle on the strap");
+    await page.keyboard.press("Enter");
+    await door.getByText("6 of 7 to tick").waitFor();
+    await door.getByRole("button", { name: "Remove word left of where you go" }).click();
+    await page.reload({ waitUntil: "networkidle" });
+    await door.getByText("5 of 6 to tick").waitFor();
+    expect(await door.getByLabel("documents").isChecked()).toBe(true);
+    const { settings, trips } = (await exported(app)) as unknown as {
+      settings: { never: string[] };
+      trips: { id: string; planned?: boolean }[];
+    };
+    expect(settings.never).toEqual([
+      "documents",
+      "keys",
+      "cash and card",
+      "food",
+      "phone, charged",
+      "whistle on the strap",
+    ]);
+    const ahead = trips.find(({ planned }) => planned)!;
+    expect(await (await fetch(`${app.url}/api/list/${ahead.id}`)).text()).toMatch(
+      /Never without[^]*- \[ \] whistle on the strap/,
+    );
     expect(faults).toEqual([]);
     await page.close();
   }));

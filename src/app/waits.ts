@@ -19,7 +19,8 @@ export function waitsOf(log: Log, kit: Kit): Waits {
     "/bench": { n: jobs.length + tasks.length, what: "jobs" },
     "/next": {
       n: starts ? Math.max(0, daysBetween(kit.book.today, starts)) : 0,
-      what: "days until it starts",
+      what: "until it starts",
+      isQuiet: true,
     },
   };
 }

@@ -9,7 +9,9 @@ import { askForPalette } from "./palette/ask";
 import { GROUPS, PLACES, placeOf, type Place, type PlaceGroup } from "./places";
 
 /** What waits on a page, by its address: how many, and of what. */
-export type Waits = Readonly<Record<string, { readonly n: number; readonly what: string }>>;
+export type Waits = Readonly<
+  Record<string, { readonly n: number; readonly what: string; readonly isQuiet?: boolean }>
+>;
 
 const ICONS = [Footprints, House, Compass, BookOpen];
 
@@ -98,8 +100,9 @@ const TAB = "flex min-h-9 items-center rounded-l-md px-3 text-[0.95rem] font-sem
 function Waiting({ wait, className }: { wait: Waits[string] | undefined; className: string }) {
   if (!wait || wait.n === 0) return null;
   return (
-    <span className={`num ml-auto pl-2 text-xs font-bold ${className}`}>
+    <span className={`num ml-auto pl-2 text-xs ${wait.isQuiet ? "" : `font-bold ${className}`}`}>
       {wait.n}
+      {wait.isQuiet && "\u00a0d"}
       <span className="sr-only"> {wait.what}</span>
     </span>
   );

@@ -61,6 +61,9 @@ export type KindNumbers = z.infer<typeof KindNumbers>;
 const LIGHTEST = 20_000;
 const HEAVIEST = 300_000;
 
+/** A list that is looked through at the door. */
+const MOST_NEVER = 30;
+
 export const Settings = z.object({
   units: Units.prefault({}),
   school: SchoolName.default("even"),
@@ -72,6 +75,11 @@ export const Settings = z.object({
   wholeList: z.boolean().default(false).meta({
     description: "The shelf holds everything the owner takes: a job that nothing does is then lacking.",
   }),
+  never: z
+    .array(Text.trim().min(1, "Write what it is.").max(60))
+    .max(MOST_NEVER, `${MOST_NEVER} at most.`)
+    .default([])
+    .meta({ description: "What the owner never leaves without, and looks for each time." }),
   schools: z.partialRecord(SchoolName, SchoolLines).default({}),
   giveOut: z.partialRecord(Consequence, Share).default({}).meta({
     description: "Chance of giving out on the next trip that is too much, by consequence.",

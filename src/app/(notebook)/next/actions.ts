@@ -1,14 +1,15 @@
 "use server";
 
 import { z } from "zod";
-import { ItemId, Moved, TripId } from "@/core/model";
+import { ItemId, Moved, Settings, TripId } from "@/core/model";
 import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
 import type { Db } from "@/data/db";
 import { allItems } from "@/data/records/items";
 import { findTrip, keepAdvised, saveTrips } from "@/data/records/trips";
+import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { advisedFor } from "@/app/plans";
-import { refuse, type Answer } from "@/ui/form/answer";
+import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 const noTrip = refuse({ "": "That trip or thing is no longer here." });
 const Items = z.array(ItemId).max(2000);
@@ -58,6 +59,17 @@ export async function packList(trip: TripId, raw: readonly string[]): Promise<An
     );
     if (advised) await keepAdvised(tx, known.id, advised);
     return { ok: true, value: undefined };
+  });
+}
+
+/** Keeps what the owner never leaves without; answers what it was. */
+export async function keepNever(raw: readonly string[]): Promise<Answer<readonly string[]>> {
+  return acting(async (tx) => {
+    const settings = await readSettings(tx);
+    const never = Settings.shape.never.safeParse(raw);
+    if (!never.success) return refuse({ "": Object.values(byField(never.error))[0]! });
+    await saveSettings(tx, { ...settings, never: [...new Set(never.data)] });
+    return { ok: true, value: settings.never };
   });
 }
 

@@ -16,6 +16,7 @@ import { BestList } from "./best/best-list";
 import { boardLines } from "./board/board-lines";
 import { PlanBoard } from "./board/plan-board";
 import { First } from "./sections/first";
+import { NeverWithout } from "./sections/never-without";
 import { HowMuch } from "./sections/how-much";
 import { Missing } from "./sections/missing";
 import { PlanPath } from "./sections/plan-path";
@@ -93,6 +94,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
             units={units}
           />
         )}
+        <NeverWithout trip={trip?.id ?? "next"} never={book.settings.never} />
         <WarmEnough plan={plan} trip={trip} units={units} />
         <Missing plan={plan} book={book} />
       </div>

@@ -5,13 +5,15 @@ import { cookies } from "next/headers";
 import { z } from "zod";
 import { RecordId, Settings } from "@/core/model";
 import { unpair } from "@/data/records/pairings";
-import { saveSettings } from "@/data/records/settings";
+import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 export async function keepSettings(raw: unknown): Promise<Answer> {
   return acting(async (tx) => {
-    await saveSettings(tx, Settings.parse(raw));
+    // What is looked for at the door is kept where it is ticked: a form that was open meanwhile knows nothing of it.
+    const { never } = await readSettings(tx);
+    await saveSettings(tx, { ...Settings.parse(raw), never });
     return { ok: true, value: undefined };
   });
 }

@@ -1,8 +1,9 @@
 "use client";
 
-import { useMemo, useSyncExternalStore, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import type { TripId } from "@/core/model";
 import { count } from "@/core/units/speak";
+import { useTicks } from "@/ui/use-ticks";
 import type { CarriedIn, LegAhead } from "./carried-of";
 
 interface InThePackProps {
@@ -13,7 +14,7 @@ interface InThePackProps {
 
 /** What one looks up on the way, kept with the page: the legs in numbers, and the pack pocket by pocket, to be ticked at a stop. */
 export function InThePack({ trip, pockets, legs }: InThePackProps) {
-  const { ticked, tick, clear } = useTicks(trip);
+  const { ticked, tick, clear } = useTicks(`nettle-ticked-${trip}`);
   const all = pockets.reduce((sum, { things }) => sum + things.length, 0);
   return (
     <>
@@ -69,31 +70,3 @@ const Fold = ({ title, children }: { title: string; children: ReactNode }) => (
     {children}
   </details>
 );
-
-const keyOf = (trip: TripId) => `nettle-ticked-${trip}`;
-const NOTHING = "[]";
-const onTick = new Set<() => void>();
-const watch = (tell: () => void) => {
-  onTick.add(tell);
-  return () => void onTick.delete(tell);
-};
-
-/** What was ticked at this stop, on this phone alone: it outlives the page, and nobody judges by it. */
-function useTicks(trip: TripId) {
-  const kept = useSyncExternalStore(
-    watch,
-    () => localStorage.getItem(keyOf(trip)) ?? NOTHING,
-    () => NOTHING,
-  );
-  const ticked = useMemo(() => new Set(JSON.parse(kept) as string[]), [kept]);
-  const keep = (now: readonly string[]) => {
-    localStorage.setItem(keyOf(trip), JSON.stringify(now));
-    for (const tell of onTick) tell();
-  };
-  return {
-    ticked,
-    tick: (id: string, isTicked: boolean) =>
-      keep(isTicked ? [...ticked, id] : [...ticked].filter((each) => each !== id)),
-    clear: () => keep([]),
-  };
-}

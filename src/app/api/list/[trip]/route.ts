@@ -28,7 +28,10 @@ export async function GET(request: Request, { params }: { params: Promise<{ trip
     : listAsMarkdown(
         trip.name,
         `${sayDays(trip.starts, trip.ends)}: ${count(list.length, "thing")}, ${sayMass(totalOf(list), units)}`,
-        byPlace.flatMap((things) => (things[0] ? [[STOW_NAMES[things[0].stow], things] as const] : [])),
+        [
+          ...byPlace.flatMap((things) => (things[0] ? [[STOW_NAMES[things[0].stow], things] as const] : [])),
+          ...neverOf(book.settings.never),
+        ],
       );
   return new Response(text, {
     headers: {
@@ -37,3 +40,14 @@ export async function GET(request: Request, { params }: { params: Promise<{ trip
     },
   });
 }
+
+/** What the owner looks for at the door, as a part of the list. */
+const neverOf = (never: readonly string[]) =>
+  never.length === 0
+    ? []
+    : [
+        [
+          "Never without",
+          never.map((name): ListLine => ({ name, stow: "main", weight: "", grams: null, pieces: 1 })),
+        ] as const,
+      ];
