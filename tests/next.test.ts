@@ -209,6 +209,7 @@ test("the demo opens on a trip that waits, and its next has something in every c
       .getByText(/^Sunder crossing \(.*\) was walked on some of these days\. Plan it for others\.$/)
       .waitFor();
     // What is looked for at the door: the owner's own, ticked each time, and on the list to hand on.
+    await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });
     const door = page.getByRole("region", { name: /^Never without/ });
     await door.getByRole("button", { name: "Begin with the usual" }).click();
     await door.getByLabel("documents").check();
