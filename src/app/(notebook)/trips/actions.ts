@@ -34,6 +34,8 @@ import { askAbout, changedSince } from "@/ui/changed-since";
 import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { seenOf, type Seen } from "./seen";
 
+/** A trip that is, or is no more, planned: what stood there before is kept as it begins. */
+const Begins = z.object({ id: TripId, planned: z.literal(false).default(false) });
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 type Packed = z.infer<typeof Packed>;
 
@@ -51,8 +53,8 @@ export async function saveTrip(
   sure: boolean,
   seen?: Seen | null,
 ): Promise<Answer<TripId>> {
-  const was = TripId.safeParse(raw.planned === true ? null : raw.id);
-  const advised = was.success ? await advisedFor(was.data) : null;
+  const begins = Begins.safeParse(raw);
+  const advised = begins.success ? await advisedFor(begins.data.id) : null;
   return acting(async (tx) => {
     const others = await allTrips(tx);
     const id = raw.id
