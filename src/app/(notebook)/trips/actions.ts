@@ -36,6 +36,7 @@ import { seenOf, type Seen } from "./seen";
 
 /** A trip that is, or is no more, planned: what stood there before is kept as it begins. */
 const Begins = z.object({ id: TripId, planned: z.literal(false).default(false) });
+const Fields = z.record(z.string(), z.unknown());
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 type Packed = z.infer<typeof Packed>;
 
@@ -47,15 +48,16 @@ type Packed = z.infer<typeof Packed>;
  * about
  */
 export async function saveTrip(
-  raw: Record<string, unknown>,
+  typed: Record<string, unknown>,
   packed: z.input<typeof Packed>,
   rawTrack: Omit<Track, "trip"> | null,
   sure: boolean,
   seen?: Seen | null,
 ): Promise<Answer<TripId>> {
-  const begins = Begins.safeParse(raw);
+  const begins = Begins.safeParse(typed);
   const advised = begins.success ? await advisedFor(begins.data.id) : null;
   return acting(async (tx) => {
+    const raw = Fields.parse(typed);
     const others = await allTrips(tx);
     const id = raw.id
       ? TripId.parse(raw.id)
