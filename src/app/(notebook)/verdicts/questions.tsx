@@ -22,6 +22,19 @@ interface QuestionsProps {
   readonly byDigits: boolean;
 }
 
+/** Keys pressed anywhere on the page, as far as they answer something. */
+function useDigits(isOn: boolean, answer: (key: string) => boolean): void {
+  useEffect(() => {
+    if (!isOn) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (answer(event.key)) event.preventDefault();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+}
+
 /**
  * At most three questions, those whose answers would most change the verdicts; each is answered by one press,
  * or waved away.
@@ -46,15 +59,7 @@ export function Questions({ questions, byDigits }: QuestionsProps) {
     if (asked && nth >= 0) say(asked.id, () => answerQuestion(asked.id, nth));
     return nth >= 0;
   };
-  useEffect(() => {
-    if (!byDigits) return;
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (answerByKey(event.key)) event.preventDefault();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  });
+  useDigits(byDigits, answerByKey);
   if (open.length === 0) return null;
   return (
     <section

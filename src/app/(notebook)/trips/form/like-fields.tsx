@@ -93,26 +93,37 @@ export function LikeFields({ form, units, places, opened }: LikeFieldsProps) {
         <summary className="py-1">What few trips have: {listWords(SELDOM, "or")}</summary>
         <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">{SELDOM.map(strengthOf)}</div>
       </details>
-      <details className="mt-1" open={Object.keys(opened.offers).length > 0}>
-        <summary className="py-1">
-          {isPlan ? "What the way offers" : "What the way offered"}: beds, kitchens, taps, sockets
-        </summary>
-        <p className="hint mb-2">
-          {isPlan
-            ? "It takes jobs off the list: where there are kitchens, no stove is asked for."
-            : "It takes jobs off the list: a stove unused where there were kitchens is not held against it."}
-        </p>
-        <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
-          {OFFERS.map((offer) => (
-            <Strengths
-              key={offer}
-              what={offer}
-              value={watch(`offers.${offer}`)}
-              onChange={(strength) => setValue(`offers.${offer}`, strength, { shouldDirty: true })}
-            />
-          ))}
-        </div>
-      </details>
+      <OfferFields form={form} opened={opened} isPlan={isPlan} />
     </fieldset>
+  );
+}
+
+/** What the way offers, or offered. */
+function OfferFields({
+  form: { watch, setValue },
+  opened,
+  isPlan,
+}: Pick<LikeFieldsProps, "form" | "opened"> & { readonly isPlan: boolean }) {
+  return (
+    <details className="mt-1" open={Object.keys(opened.offers).length > 0}>
+      <summary className="py-1">
+        {isPlan ? "What the way offers" : "What the way offered"}: beds, kitchens, taps, sockets
+      </summary>
+      <p className="hint mb-2">
+        {isPlan
+          ? "It takes jobs off the list: where there are kitchens, no stove is asked for."
+          : "It takes jobs off the list: a stove unused where there were kitchens is not held against it."}
+      </p>
+      <div className="grid gap-x-8 gap-y-1 sm:grid-cols-2">
+        {OFFERS.map((offer) => (
+          <Strengths
+            key={offer}
+            what={offer}
+            value={watch(`offers.${offer}`)}
+            onChange={(strength) => setValue(`offers.${offer}`, strength, { shouldDirty: true })}
+          />
+        ))}
+      </div>
+    </details>
   );
 }
