@@ -1,6 +1,7 @@
 "use server";
 
 import { z } from "zod";
+import { Text } from "@/core/units/text";
 import { tripProblems } from "@/core/ledger/check/check";
 import { againstTrip, packedOn } from "@/core/ledger/check/trip-change";
 import { walked } from "@/core/ledger/intended";
@@ -36,7 +37,7 @@ import { seenOf, type Seen } from "./seen";
 
 /** A trip that is, or is no more, planned: what stood there before is kept as it begins. */
 const Begins = z.object({ id: TripId, planned: z.literal(false).default(false) });
-const Fields = z.record(z.string(), z.unknown());
+const Fields = z.record(Text, z.unknown());
 const Packed = z.array(z.object({ item: ItemId, legs: Carry.shape.legs }));
 type Packed = z.infer<typeof Packed>;
 
