@@ -22,6 +22,20 @@ const tripOf = async (app: App) =>
   };
 const linesOf = async (app: App) => ((await tripOf(app)).lines ?? []).map(({ text }) => text);
 
+/** How many lines the phone keeps for itself; run in the page. */
+const linesOnPhone = () =>
+  new Promise<number>((resolve, reject) => {
+    const opening = indexedDB.open("nettle-trail");
+    opening.onerror = () => reject(new Error("linesOnPhone: no store"));
+    opening.onsuccess = () => {
+      const counted = opening.result.transaction("lines").objectStore("lines").count();
+      counted.onsuccess = () => {
+        opening.result.close();
+        resolve(counted.result);
+      };
+    };
+  });
+
 test("on the way, with the network cut: a line is understood as it is typed, kept on the phone, and sent once it is back", () =>
   withApp("demo", async (app) => {
     const context = await browser.newContext(windowOf(PHONE));
@@ -38,6 +52,8 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
 
     // The network gone: the page opens again as it was, and takes lines.
     await page.getByText("This page opens without a network.").waitFor();
+    // What was sent is the server's to show, and the page that is kept shows it too.
+    await expect.poll(() => page.evaluate(linesOnPhone)).toBe(0);
     // A window that is opened anew may be online for a moment before it is cut off: what it sends then is cut off too.
     await context.route("**/api/lines", (route) => route.abort());
     await context.setOffline(true);
@@ -52,6 +68,7 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
     await page.reload({ waitUntil: "load" });
     await page.getByText("ferry only on Tuesdays").waitFor();
     await page.getByText("2 lines on this phone").waitFor();
+    await page.getByText("torch died, km 41", { exact: true }).waitFor();
     expect(await linesOf(app)).toEqual(["torch died, km 41"]);
     // A line is written again, one deleted and brought back, one deleted: all of it waits, and is sent.
     await page.getByRole("button", { name: "Rewrite: ferry only on Tuesdays" }).tap();

@@ -2,13 +2,26 @@ import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { TripId } from "@/core/model";
 import { tellOtherTabs } from "@/ui/other-tabs";
+import { keepPage } from "./use-offline";
 import { forgetLines, keepLine, keptLines, sendLines, type KeptLine } from "./field-store";
 
 /** How often to try again while lines wait, in ms. */
 const TRY_AGAIN_MS = 5000;
 
+/** The page that the lines are written on. */
+const PAGE = "/trail";
+
 const NOTHING_KEPT =
   "This browser keeps nothing for this page: lines can only be written while the server answers.";
+
+/**
+ * Forgets lines that the server's page shows. The page that opens without a network has to show them first:
+ * the one that was kept before they were sent does not.
+ */
+async function letGo(lines: readonly string[]): Promise<void> {
+  if (navigator.serviceWorker?.controller) await keepPage(PAGE);
+  await forgetLines(lines);
+}
 
 /**
  * The lines that this phone keeps: written here first, sent as soon as the server answers, and forgotten once
@@ -53,7 +66,7 @@ export function useFieldLines(there: ReadonlyMap<string, string>) {
     const isThere = ({ id, text, change }: KeptLine) =>
       change === "deleted" ? !there.has(id) : there.get(id) === text;
     const done = kept.filter((line) => line.sent && isThere(line)).map(({ id }) => id);
-    if (done.length > 0) void forgetLines(done).then(look);
+    if (done.length > 0) void letGo(done).then(look, () => undefined);
   }, [there, kept, look]);
   /** Keeps a line on the phone, and sends it; why not, where the phone refuses. */
   const keep = async (line: KeptLine): Promise<string | null> => {

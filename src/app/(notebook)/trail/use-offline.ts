@@ -2,6 +2,12 @@
 
 import { useEffect, useState } from "react";
 
+/** Keeps a page as the server shows it now, for when there is no network. Rejects where it is out of reach. */
+export async function keepPage(page: string): Promise<void> {
+  const cache = await caches.open("trail-page");
+  await cache.add(new Request(page, { headers: { accept: "text/html" } }));
+}
+
 /** Makes a page open without a network: `ready` once all that it is made of is kept, `no` where the browser can't. */
 export function useOffline(page: string): "ready" | "not yet" | "no" {
   const [state, setState] = useState<"ready" | "not yet" | "no">("not yet");
@@ -25,8 +31,7 @@ export function useOffline(page: string): "ready" | "not yet" | "no" {
           { type: "CACHE_URLS", payload: { urlsToCache: [...new Set(files), "/icon.svg"] } },
           [kept.port2],
         );
-        const cache = await caches.open("trail-page");
-        await cache.add(new Request(page, { headers: { accept: "text/html" } }));
+        await keepPage(page);
         await done;
         if (!gone) setState("ready");
       } catch {
