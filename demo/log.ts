@@ -1,5 +1,9 @@
 import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
-import type { WholeLog } from "@/core/model";
+import { kitOf } from "@/core/advice/kit";
+import { saidOf } from "@/core/advice/said";
+import { openBook } from "@/core/ledger/book";
+import type { Log, WholeLog } from "@/core/model";
+import { daysAfter } from "@/core/sums/days";
 import { DETAILS, ITEMS, RATINGS, WEIGHINGS, WISHES } from "./gear";
 import { tripsAround } from "./ahead";
 import { quillTrack } from "./track";
@@ -47,5 +51,22 @@ export function demoLog(today?: string): WholeLog {
     [...Object.keys(RATINGS), ...Object.keys(WEIGHINGS)].find((key) => !ITEMS.some(([name]) => name === key));
   if (stray) throw new Error(`demoLog: nothing for the detail "${stray}"`);
   const quill = read.log.trips.find(({ name }) => name === "The Long Quill")!;
-  return { ...read.log, tracks: [{ ...quillTrack(), trip: quill.id }] };
+  return { ...withAdvice(read.log), tracks: [{ ...quillTrack(), trip: quill.id }] };
+}
+
+/** What stood there on the eve of each walk, as the app keeps it: judged by what was in the log by then. */
+function withAdvice(log: Log): Log {
+  const trips = log.trips.toSorted((a, b) => a.starts.localeCompare(b.starts));
+  return {
+    ...log,
+    trips: trips.map((trip, n) => {
+      if (trip.planned || n === 0) return trip;
+      const eve = daysAfter(trip.starts, -1);
+      const items = log.items.map((item) =>
+        item.since !== null && item.since > eve ? { ...item, state: "active" as const, since: null } : item,
+      );
+      const { things } = kitOf(openBook({ ...log, items, trips: trips.slice(0, n) }, eve));
+      return { ...trip, advised: { on: eve, said: saidOf(things) } };
+    }),
+  };
 }

@@ -318,6 +318,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   ],
   "next#keepNever": ([a, b]) => [[`keys ${a}`, `card ${b}`].slice(0, (a % 2) + 1)],
   "settings#keepTheme": ([a]) => [(["light", "dark", "system"] as const)[a % 3]],
+  "settings#keepForgotten": ([a]) => [a % 2 ? { "leave it": "2026-01-01" } : {}],
   "settings#endPairing": ([a]) => [`pairing ${a}`],
 
   "api/alive#GET": () => [{ at: "" }],

@@ -1,6 +1,7 @@
 import {
   Mark,
   Settings,
+  type Advised,
   type Entry,
   type Item,
   type ItemId,
@@ -42,6 +43,8 @@ export interface Policy {
   readonly look?: (before: Before) => ReadonlySet<ItemId>;
   /** Things to be left at home, whole (1) or in part: the share of their weight that stays. */
   readonly leave: (before: Before) => ReadonlyMap<ItemId, number>;
+  /** What its owner was shown as the list was made. */
+  readonly says?: (before: Before) => readonly Advised[];
 }
 
 /** What following a policy came to. */
@@ -122,6 +125,7 @@ export function walk(
       holders[n] = newHolder(holder.slot, holder.nth + 1, today);
     });
     const left = policy.leave(before());
+    const said = policy.says?.(before());
     const carries: Trip["carries"] = [];
     const missed: { what: string }[] = [];
     holders.forEach((holder, n) => {
@@ -161,7 +165,11 @@ export function walk(
         day(new Date(outing.starts.getTime() + (outing.days + 1) * 86_400_000)),
       );
     });
-    trips.push({ ...tripOf(walker, outing, carries, missed), ...lookBack(walker, holders, outing, carries) });
+    trips.push({
+      ...tripOf(walker, outing, carries, missed),
+      ...lookBack(walker, holders, outing, carries),
+      advised: said ? { on: today, said: [...said] } : null,
+    });
   }
   return sum;
 }

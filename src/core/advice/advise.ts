@@ -14,6 +14,7 @@ import { standingRuling } from "../reasons/rulings";
 import { SERVICE } from "../reasons/verbs/service";
 import { SLIM } from "../reasons/verbs/slim";
 import { SWAP } from "../reasons/verbs/swap";
+import { tempered } from "../reasons/temper";
 import { WORD } from "../reasons/word";
 import type { FullItem } from "../trade/full-item";
 import { stays, VERBS } from "../trade/verbs";
@@ -82,10 +83,13 @@ export function advise(one: Case): Advice {
   const departed = gone(one);
   const resolved: readonly Resolved[] = departed
     ? [{ ...departed, ruling: standingRuling(one, departed), also: [] }]
-    : resolve(one, one.standing === "active" ? RULES.flatMap((rule) => rule(one) ?? []) : []);
+    : resolve(one, one.standing === "active" ? foundOf(one) : []);
   const verdicts = resolved.map((each): Verdict => ({ ...each, stake: stakeOf(one, each) }));
   return adviceOf(one, verdicts as [Verdict, ...Verdict[]]);
 }
+
+const foundOf = (one: Case): Finding[] =>
+  RULES.flatMap((rule) => rule(one) ?? []).map((finding) => tempered(one, finding));
 
 /** The advice of one item of a survey. */
 export const adviseItem = (id: ItemId, surveyed: Survey): Advice =>

@@ -1,4 +1,5 @@
-import { openCase, resurvey, survey, touchedBy, type Survey } from "../decide/case";
+import { isSameTaste } from "../belief/taste";
+import { openCase, resurvey, survey, tasteIn, touchedBy, type Survey } from "../decide/case";
 import { withSchool, type Book } from "../ledger/book";
 import type { NextOuting } from "../ledger/next-outing";
 import type { ItemId, Job, SchoolName } from "../model";
@@ -70,9 +71,17 @@ export const bySchool = ({ surveyed, book }: Kit, school: SchoolName): Kit =>
 export const underNext = ({ surveyed, book }: Kit, next: NextOuting): Kit =>
   kitOfSurvey({ ...surveyed, book: { ...book, next } });
 
-/** In a book that differs in the histories of some items: judged again is what these may touch. */
+/**
+ * In a book that differs in the histories of some items: judged again is what these may touch; everything,
+ * where it tells something else of the owner's taste.
+ */
 export function kitAfter(before: Kit, book: Book, changed: readonly ItemId[]): Kit {
-  const surveyed = changed.reduce((survey, id) => resurvey(survey, book, id), { ...before.surveyed, book });
+  const { taste, ...known } = changed.reduce((survey, id) => resurvey(survey, book, id), {
+    ...before.surveyed,
+    book,
+  });
+  const surveyed = { ...known, taste: tasteIn(known) };
+  if (!isSameTaste(taste, surveyed.taste)) return kitOfSurvey(surveyed);
   const touched = new Set(changed.flatMap((id) => touchedBy(surveyed, id)));
   return kitFrom(
     surveyed,

@@ -57,7 +57,8 @@ const countFor = (chances: number) => (chances <= 1 ? chances : chances / (1 + (
  */
 const FRESH_TRIPS = 6;
 const HALVED_BY = 12;
-const fadeAfter = (trips: number) => 0.5 ** (Math.max(0, trips - FRESH_TRIPS + 1) / HALVED_BY);
+/** What something counts after so many trips, 0 to 1. */
+export const fadeAfter = (trips: number) => 0.5 ** (Math.max(0, trips - FRESH_TRIPS + 1) / HALVED_BY);
 
 /** What owners do with other things of the job, as uses and misses of its own, at most one chance in all. */
 export interface Pool {

@@ -21,6 +21,7 @@ import type { FullItem } from "../trade/full-item";
 import { ESSENTIAL_JOBS, RANK, SINGLE_JOBS } from "../trade/jobs";
 import type { Kind } from "../trade/kind";
 import type { School } from "../trade/schools";
+import { linesFor, tasteOf, type Taste } from "../belief/taste";
 import { costOfWear, type WearCost } from "./cost";
 import { worthToWeight } from "./worth";
 
@@ -36,7 +37,9 @@ export interface Case {
   /** How it left; null while it is here. */
   readonly departure: Departure | null;
   readonly book: Book;
+  /** The school's lines, as its owner's taste has moved them. */
   readonly school: School;
+  readonly taste: Taste;
   readonly totals: Totals;
   /** Null where nothing wears, and of what is no longer in use. */
   readonly left: Left | null;
@@ -79,6 +82,7 @@ export interface Survey {
   readonly doing: ReadonlyMap<Job, readonly (Doing | undefined)[]>;
   readonly pools: ReadonlyMap<Job, Pool>;
   readonly wearCosts: ReadonlyMap<string, WearCost>;
+  readonly taste: Taste;
   /** What can't do without an item. */
   readonly neededBy: ReadonlyMap<ItemId, readonly FullItem[]>;
 }
@@ -116,6 +120,7 @@ export function survey(book: Book): Survey {
     doing: new Map([...byJob].map(([job, items]) => [job, doingOf(items, marks, departures)])),
     pools: new Map([...byJob].map(([job, items]) => [job, poolOf(items, totals)])),
     wearCosts: wearCostsOf(book.items, beliefs),
+    taste: tasteIn({ book, marks, departures }),
     neededBy: new Map(
       [
         ...groupBy(
@@ -126,6 +131,10 @@ export function survey(book: Book): Survey {
     ),
   };
 }
+
+/** What the whole book tells of its owner's taste. */
+export const tasteIn = ({ book, marks, departures }: Pick<Survey, "book" | "marks" | "departures">): Taste =>
+  tasteOf(book, marks, (id) => departures.get(id)?.how ?? null);
 
 function doingOf(
   items: readonly FullItem[],
@@ -176,7 +185,7 @@ function wearCostsOf(items: readonly FullItem[], beliefs: Beliefs): Map<string, 
 
 /**
  * The survey of a book in which one item's history differs: its own, what its kind's lives say, and who went
- * along with it.
+ * along with it. Its owner's taste stays as it was: one thing's history hardly tells of that.
  */
 export function resurvey(before: Survey, book: Book, changed: ItemId): Survey {
   const item = book.item(changed);
@@ -236,7 +245,9 @@ export function openCase(item: FullItem, surveyed: Survey): Case {
     readings,
     survey: surveyed,
     kind: item.rules,
-    school: book.rules.school,
+    // What the walk rests on is no matter of taste.
+    school: isCritical({ item }) ? book.rules.school : linesFor(book.rules.school, surveyed.taste),
+    taste: surveyed.taste,
     standing: departure ? "gone" : standingOf(item, book),
     left: departure ? null : leftIn(item, totals, readings, book, surveyed.beliefs),
     wearCost: surveyed.wearCosts.get(costKey(item)) ?? null,

@@ -210,6 +210,8 @@ export const ITEM_STATES = [
   "thrown out",
   "wished",
 ] as const;
+/** What advice asks for, as its owner's taste tells it apart. */
+export const ADVICE_FAMILIES = ["leave it", "another sort", "thinner", "only when", "see to it"] as const;
 export const BENCH_PLACES = ["home", "shop", "post", "near home"] as const;
 export const SUPPLY_SORTS = [
   "fuel",

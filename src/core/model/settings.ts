@@ -4,7 +4,8 @@ import { Text } from "../units/text";
 import { Units } from "../units/units";
 import { OwnService } from "./item";
 import { MOST_SERVICES } from "./lists";
-import { Consequence, SchoolName, Terrain } from "./words";
+import { Day } from "./basics";
+import { AdviceFamily, ComplaintWhat, Consequence, SchoolName, Terrain } from "./words";
 
 const Above = (what: string, min: number, max: number) =>
   z
@@ -80,6 +81,13 @@ export const Settings = z.object({
     .max(MOST_NEVER, `${MOST_NEVER} at most.`)
     .default([])
     .meta({ description: "What the owner never leaves without, and looks for each time." }),
+  forgotten: z
+    .partialRecord(z.enum([...AdviceFamily.options, ...ComplaintWhat.options]), Day)
+    .default({})
+    .meta({
+      description:
+        "By sort of advice, or complaint: what was learned of the owner's taste up to that day is forgotten.",
+    }),
   schools: z.partialRecord(SchoolName, SchoolLines).default({}),
   giveOut: z.partialRecord(Consequence, Share).default({}).meta({
     description: "Chance of giving out on the next trip that is too much, by consequence.",

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   CAUSES,
+  ADVICE_FAMILIES,
   COMPLAINT_WHATS,
   CONSEQUENCES,
   EXIT_HOWS,
@@ -71,6 +72,9 @@ export const Trouble = z.enum(TROUBLES);
 export type Trouble = z.infer<typeof Trouble>;
 
 /** How a thing left the pack on the way, apart from any trouble with it. */
+export const AdviceFamily = z.enum(ADVICE_FAMILIES);
+export type AdviceFamily = z.infer<typeof AdviceFamily>;
+
 export const ExitHow = z.enum(EXIT_HOWS);
 export type ExitHow = z.infer<typeof ExitHow>;
 

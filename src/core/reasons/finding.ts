@@ -179,6 +179,7 @@ export interface ReasonFacts {
     readonly times: number;
     readonly of: number;
   };
+  "lived with": { readonly complaints: readonly Complaint[]; readonly trips: number };
   "last of its job": { readonly job: Job; readonly others: readonly FullItem[] };
   "no marks yet": object;
   "at home": object;

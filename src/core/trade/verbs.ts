@@ -1,4 +1,4 @@
-import type { BenchPlace, EntryWhat, OwnerCall, Verb } from "../model";
+import type { AdviceFamily, BenchPlace, EntryWhat, OwnerCall, Verb } from "../model";
 import type { StepSort } from "./steps";
 
 /** The sting for what must not go out, the stem for what is to be done, the leaf for what is to be thought of. */
@@ -7,6 +7,8 @@ export type Look = "sting" | "stem" | "leaf" | "struck" | "quiet";
 interface VerbRule {
   /** Its place among verdicts of equal weight, the first leading. */
   readonly order: number;
+  /** Whose taste it is a matter of, where its owner may do otherwise. */
+  readonly family?: AdviceFamily;
   /** On what is trip-ending or dangerous it comes before everything else. */
   readonly pressing?: boolean;
   /** Following it leaves the thing at home: for good, or unless what calls for it is to come. */
@@ -38,6 +40,7 @@ interface VerbRule {
 export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   replace: {
     order: 0,
+    family: "see to it",
     pressing: true,
     first: true,
     bench: { place: "shop", steps: "buy" },
@@ -50,6 +53,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   repair: {
     order: 1,
+    family: "see to it",
     pressing: true,
     first: true,
     bench: { place: "home", steps: "mend" },
@@ -61,6 +65,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   service: {
     order: 2,
+    family: "see to it",
     first: true,
     bench: { place: "home", steps: "serve" },
     silences: [],
@@ -70,6 +75,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   prove: {
     order: 3,
+    family: "see to it",
     pressing: true,
     first: true,
     bench: { place: "near home", steps: "try" },
@@ -80,6 +86,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   drop: {
     order: 4,
+    family: "leave it",
     leaves: "for good",
     silences: ["service", "bring only when", "slim", "swap", "prove", "keep as cover"],
     remedies: [],
@@ -88,6 +95,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   "bring only when": {
     order: 5,
+    family: "only when",
     leaves: "unless called",
     silences: ["keep as cover", "swap"],
     remedies: [],
@@ -96,6 +104,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   slim: {
     order: 6,
+    family: "thinner",
     bench: { place: "home", steps: "thin" },
     silences: ["keep as cover"],
     remedies: [],
@@ -104,6 +113,7 @@ export const VERBS: Readonly<Record<Verb, VerbRule>> = {
   },
   swap: {
     order: 7,
+    family: "another sort",
     bench: { place: "shop", steps: "buy" },
     wantsAnother: true,
     silences: [],

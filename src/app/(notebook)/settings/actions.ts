@@ -11,10 +11,21 @@ import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 export async function keepSettings(raw: unknown): Promise<Answer> {
   return acting(async (tx) => {
-    // What is looked for at the door is kept where it is ticked: a form that was open meanwhile knows nothing of it.
-    const { never } = await readSettings(tx);
-    await saveSettings(tx, { ...Settings.parse(raw), never });
+    // These are kept where they are shown: a form that was open meanwhile knows nothing of them.
+    const { never, forgotten } = await readSettings(tx);
+    await saveSettings(tx, { ...Settings.parse(raw), never, forgotten });
     return { ok: true, value: undefined };
+  });
+}
+
+/** What was learned of the owner's taste is forgotten, by what it is about and the day that it was learned until; answers what was forgotten before. */
+export async function keepForgotten(raw: Settings["forgotten"]): Promise<Answer<Settings["forgotten"]>> {
+  return acting(async (tx) => {
+    const settings = await readSettings(tx);
+    const forgotten = Settings.shape.forgotten.safeParse(raw);
+    if (!forgotten.success) return refuse({ "": Object.values(byField(forgotten.error))[0]! });
+    await saveSettings(tx, { ...settings, forgotten: forgotten.data });
+    return { ok: true, value: settings.forgotten };
   });
 }
 

@@ -3,18 +3,28 @@ import { cookies } from "next/headers";
 import { PageHead } from "@/ui/page/page-head";
 import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
 import { ownLives } from "@/core/compare/own-lives";
+import type { Kit } from "@/core/advice/kit";
+import type { ItemId } from "@/core/model";
 import { readBook } from "@/app/book";
 import { schoolEffects } from "./school-effects";
 import { Everything } from "./everything/everything";
 import { pairings } from "@/data/records/pairings";
 import { Paired } from "./paired";
+import { sayTaste } from "@/core/say/verdicts/taste";
+import { Learned } from "./learned";
 import { SettingsForm } from "./settings-form";
 
 export const metadata: Metadata = { title: "Settings" };
 
+/** The name of a thing that has not left. */
+const nameHere = (kit: Kit, id: ItemId) => {
+  const one = kit.of(id)?.case;
+  return one?.standing === "gone" ? undefined : one?.item.name;
+};
+
 export default async function SettingsPage() {
   const reading = await readBook();
-  const { log, kit } = reading;
+  const { log, kit, book } = reading;
   const theme = (await cookies()).get("theme")?.value ?? "system";
   return (
     <>
@@ -25,6 +35,11 @@ export default async function SettingsPage() {
           theme={theme}
           lives={ownLives(kit)}
           effects={schoolEffects(reading)}
+        />
+        <Learned
+          learned={sayTaste(kit.surveyed.taste, (id) => nameHere(kit, id))}
+          forgotten={log.settings.forgotten}
+          today={book.today}
         />
         <Everything owned={log.items.length} />
         <Paired

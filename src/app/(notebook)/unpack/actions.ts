@@ -44,10 +44,12 @@ export async function setSoFar(trip: TripId, raw: z.input<typeof Typed>): Promis
 }
 
 /** A planned trip whose days have come was walked: it can be unpacked. */
-export async function setWalked(trip: TripId): Promise<Answer> {
-  const advised = await advisedFor(trip);
+export async function setWalked(raw: TripId): Promise<Answer> {
+  const trip = TripId.safeParse(raw);
+  if (!trip.success) return noTrip;
+  const advised = await advisedFor(trip.data);
   return acting(async (tx) => {
-    const known = await findTrip(tx, TripId.parse(trip));
+    const known = await findTrip(tx, trip.data);
     if (!known) return noTrip;
     await saveTrips(tx, [walked(known)]);
     // Where its list was made, what was said then stands.

@@ -5,9 +5,11 @@ import { lastOuting, othersDoing, type Case } from "../../decide/case";
 import { isSpared, isTooLight } from "../../decide/law";
 import { RANK } from "../../trade/jobs";
 import type { Sureness } from "../../model";
+import { tripsBorne } from "../borne";
 import { findingOf, type Finding } from "../finding";
 import { isPraised } from "./drop";
 import { livedWith } from "./repair";
+import { isLongWithout } from "./swap";
 import { said } from "../sureness";
 
 /** Cover that stayed shut did its job; and so did what its owner calls cover. */
@@ -76,6 +78,9 @@ export function keep(one: Case): Finding {
   const complaint = one.told("complaint");
   if (complaint.marks.length > 0) {
     const complaints = complaint.marks.flatMap(({ mark }) => mark.complaints);
+    const trips = tripsBorne(one);
+    if (trips !== null && !isLongWithout(complaint, one))
+      return findingOf({ ...base, reason: "lived with", facts: { complaints, trips } });
     return findingOf({
       ...base,
       reason: "said once among many",

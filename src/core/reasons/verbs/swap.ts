@@ -1,11 +1,13 @@
 import { known, lastOf } from "../../sums/there";
 import { comfortOf } from "../../belief/comfort";
 import { comesBack } from "../../belief/fault";
+import type { Told } from "../../belief/telling";
 import { tripsOf } from "../../ledger/history";
 import { tellsOfBed } from "../../ledger/nights";
 import { isCritical, isHere, lastOuting, successorOf, type Case } from "../../decide/case";
 import { TRIGGERS, type Complaint } from "../../model";
 import type { FullItem } from "../../trade/full-item";
+import { tripsBorne } from "../borne";
 import { findingOf, type Finding, type Rule } from "../finding";
 import { said, surenessOf, urgencyBy } from "../sureness";
 
@@ -21,16 +23,14 @@ function complaint(one: Case): Finding | null {
   const better = lighterOf(one);
   const again = comesBack({ times: told.chances, chances: Math.max(told.chances, use.taken) });
   const enough = told.marks.length > 1 ? COMES_BACK_TOLD_AGAIN : COMES_BACK;
-  const afterThat = one.marked.filter(
-    ({ outing, mark }) => mark.use === "used" && outing.n > lastOf(told.marks).outing.n,
-  );
   if (again < enough && !better) return null;
   // What the weather made of it once, and the weight of what its owner goes for, is no reason for another.
   const complaints = told.marks.flatMap(({ mark }) => mark.complaints);
   if (complaints.length > 0 && told.marks.length === 1 && complaints.every(isOfWeather)) return null;
   if (one.item.load === "hobby" && complaints.length > 0 && complaints.every(isOfWeight)) return null;
-  // Long without it, it is let go of.
-  if (afterThat.length > told.marks.length * 3) return null;
+  // Taken along again and again all the same, it is lived with.
+  if (tripsBorne(one) !== null && lastOf(told.marks).mark.exit === null) return null;
+  if (isLongWithout(told, one)) return null;
   const sent = lastOf(told.marks).mark.exit?.how === "sent home" ? successorOf(one) : null;
   const sureness = sent ? "sure" : surenessOf(told.chances);
   const facts = {
@@ -47,6 +47,13 @@ function complaint(one: Case): Finding | null {
     trips: tripsOf(told.marks),
     ...(sent && { done: true }),
   });
+}
+
+/** Used again and again without it, a complaint is let go of. */
+export function isLongWithout({ marks }: Told, { marked }: Case): boolean {
+  const { n } = lastOf(marks).outing;
+  const since = marked.filter(({ outing, mark }) => mark.use === "used" && outing.n > n);
+  return since.length > marks.length * 3;
 }
 
 const isOfWeather = ({ on }: Complaint) => on !== null && (TRIGGERS as readonly string[]).includes(on);

@@ -12,9 +12,12 @@ import type { Addition } from "../../advice/add";
 import type { Advice, Verdict } from "../../advice/advise";
 import type { FullItem } from "../../trade/full-item";
 import { count, percent, sayDay, sayDeadWeight, type Units } from "../../units/speak";
+import { leaningBy } from "../../reasons/temper";
+import { isQuieter, movesLines } from "../../belief/taste";
 import { sayFlip } from "./flip";
 import { RULE_WORDS } from "./rules";
 import { settlesAddition } from "./says-to-add";
+import { sayLeaning } from "./taste";
 import { sayCost, sayLeft, sayReading, sayTrouble, theThing, wearNumber, wearUnitName } from "../words";
 
 /** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
@@ -56,6 +59,8 @@ export interface Argument {
   readonly worn: readonly string[];
   readonly worth: string | null;
   readonly school: string | null;
+  /** How its owner has taken such advice, where that moves anything. */
+  readonly taste: string | null;
   readonly flip: string;
   readonly life: LifeCurves | null;
 }
@@ -78,11 +83,18 @@ export function argue(advice: Advice, verdict: Verdict): Argument {
     worth:
       worth === null
         ? null
-        : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and ${sayCost[item.consequence]} to lack${standIn ? `, though ${theThing(standIn)} was used as well` : ""}. The ${school.name} school asks for ${school.worthNeeded}.`,
+        : `${worth.toFixed(1)} × its weight on a trip like yours: used on ${percent(tripChance)} of them, and ${sayCost[item.consequence]} to lack${standIn ? `, though ${theThing(standIn)} was used as well` : ""}. The ${school.name} school asks for ${round(school.worthNeeded)}.`,
     school: `${school.name}: ${school.motto}`,
+    taste: tasteIn(one, verdict),
     flip: sayFlip(nearestFlip(advice, verdict)),
     life: left && lifeCurves(item, left, book.settings.units, sayLeft(left, item.wears, book.settings.units)),
   };
+}
+
+/** What taste has moved of it: the lines of "leave it", or how firmly it is said. */
+function tasteIn(one: Advice["case"], verdict: Verdict): string | null {
+  const leaning = leaningBy(one, verdict);
+  return leaning && (movesLines(leaning) || isQuieter(leaning)) ? sayLeaning(leaning) : null;
 }
 
 /** The argument for adding something: no use, wear or worth to go by, only what was missed. */
@@ -97,6 +109,7 @@ export function argueToAdd(addition: Addition, book: Book): Argument {
     worn: [],
     worth: null,
     school: null,
+    taste: null,
     life: null,
     flip: settlesAddition(addition),
   };
@@ -156,7 +169,7 @@ function sayWanted({ case: { use, school, book, marked } }: Advice): string | nu
     ? ` Left at home and missed on ${use.missed.length}, which counts as used.`
     : "";
   if (called === 0) return `Never called for yet.${idle}`;
-  return `When called for, ${round(use.taken)} chances taken and ${round(use.refused)} not, on ${count(called, "trip")} (a trip gives one chance, and about one more for each week out; half if cut short; “hardly” counts a quarter; old ones fade, and the weeks of one trip count for less than trips of their own). So ${percent(meanChance(use.called))} to expect, and four to one below ${percent(chanceQuantile(use.called, 0.8))}; the line is ${percent(school.dropLine)}, after ${school.dropChances} unused chances.${missed}${idle}`;
+  return `When called for, ${round(use.taken)} chances taken and ${round(use.refused)} not, on ${count(called, "trip")} (a trip gives one chance, and about one more for each week out; half if cut short; “hardly” counts a quarter; old ones fade, and the weeks of one trip count for less than trips of their own). So ${percent(meanChance(use.called))} to expect, and four to one below ${percent(chanceQuantile(use.called, 0.8))}; the line is ${percent(school.dropLine)}, after ${round(school.dropChances)} unused chances.${missed}${idle}`;
 }
 
 const round = (chances: number) => Math.round(chances * 10) / 10;

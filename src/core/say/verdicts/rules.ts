@@ -119,6 +119,7 @@ export const RULE_WORDS: Readonly<Record<Reason, string>> = {
   "weather, not the thing": "Weather on a thing that works again is no fault of its own.",
   "lives with it": "Damage that leaves the job done is watched.",
   "said once among many": "One complaint among several good chances is repeated, not acted on.",
+  "lived with": "What its owner has borne for so long, and so often, is not asked about again.",
   "last of its job":
     "What each thing by itself is told is followed together: of what does a job of the kit, one stays.",
   "no marks yet": "Nothing is known yet.",

@@ -416,6 +416,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const what = complaints.length ? complaintWords(complaints) : "complained of";
     return `Used on ${count(of, "trip")}, and ${what} ${times(n)}. Keep it; said again, it is one to swap.`;
   },
+  "lived with": ({ complaints, trips }) =>
+    `${capital(complaintWords(complaints))}, and taken on ${count(trips, "trip")} since: you live with it.`,
   "last of its job": ({ job, others }) =>
     others.length === 0
       ? `By itself it might go, but nothing else you take is a ${nameOfJob(job)}. It stays.`

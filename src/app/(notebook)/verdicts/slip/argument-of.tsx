@@ -58,7 +58,7 @@ export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode 
   );
 }
 
-function ArgumentText({ rule, evidence, wanted, worn, worth, school, flip, life }: Argument) {
+function ArgumentText({ rule, evidence, wanted, worn, worth, school, taste, flip, life }: Argument) {
   return (
     <>
       <dl className="grid gap-x-5 gap-y-1.5 text-[0.95rem] sm:grid-cols-[9rem_1fr]">
@@ -115,6 +115,12 @@ function ArgumentText({ rule, evidence, wanted, worn, worth, school, flip, life 
           <>
             <dt className="text-muted">School</dt>
             <dd>{school}</dd>
+          </>
+        )}
+        {taste && (
+          <>
+            <dt className="text-muted">You</dt>
+            <dd>{taste}</dd>
           </>
         )}
         <dt className="text-muted">What would change it</dt>
