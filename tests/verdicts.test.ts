@@ -113,6 +113,28 @@ test("the owner's own numbers: kept, shown with the default, refused where they 
   await page.close();
 });
 
+test("what the log tells of its owner is said, moves a verdict, and is forgotten and brought back", async () => {
+  const { page, faults } = await openPage(browser, `${app.url}/settings`);
+  const learned = page.locator("#learned");
+  await learned.getByText(/^Told to leave things at home, .* is told less firmly\.$/).waitFor();
+  await page.goto(`${app.url}/verdicts#down-vest`);
+  const slip = page
+    .locator("li, article")
+    .filter({ has: page.getByText("Down vest", { exact: true }) })
+    .last();
+  await slip.getByRole("button", { name: "The whole argument" }).click();
+  await slip.getByText(/^Told to leave things at home, you took them along/).waitFor();
+  await page.goto(`${app.url}/settings`);
+  await learned.getByRole("button", { name: /^Forget this: Told to leave/ }).click();
+  await learned.getByText(/^Told to leave/).waitFor({ state: "detached" });
+  expect((await exported(app)).settings.forgotten).toEqual({ "leave it": expect.any(String) as string });
+  await page.getByRole("button", { name: "Undo" }).click();
+  await learned.getByText(/^Told to leave/).waitFor();
+  await expect.poll(async () => (await exported(app)).settings.forgotten ?? {}).toEqual({});
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
 test("a reading taken at the bench is kept, shown, and judged", async () => {
   const { page, faults } = await openPage(browser, `${app.url}/item/trail-shoes-pair-3`);
   await page.getByLabel("What", { exact: true }).selectOption("check");
