@@ -4,7 +4,9 @@ import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test, vi } from "vitest";
+import { questionsAfter } from "@/core/ask/questions";
 import { openBook } from "@/core/ledger/book";
+import { daysAfter } from "@/core/sums/days";
 import { Item, Settings } from "@/core/model";
 import type { Advice } from "@/core/advice/advise";
 import { kitOf } from "@/core/advice/kit";
@@ -13,6 +15,7 @@ import { readLog, readWholeLog, replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
 import { readLogFile, sayProblem, writeLogFile } from "@/formats/log-file";
+import { logOf } from "../../tests/histories";
 import { seeded } from "../../tests/seeded";
 import { ARGUMENTS, diceOf, go, hereIn, waysIn, type Dice } from "../../tests/every-way-in";
 import { addLine, importItems } from "./(notebook)/shelf/actions";
@@ -39,6 +42,53 @@ beforeAll(async () => {
 afterAll(async () => {
   delete kept.nettleStore;
   await db.close();
+});
+
+test("a question's answer is kept where it belongs: days of rain with the trip, what was done since with the thing", async () => {
+  const [ended, began] = [daysAfter(today(), -3), daysAfter(today(), -22)];
+  const log = logOf({
+    items: [
+      {
+        id: "shell",
+        name: "Shell",
+        kind: "rain shell",
+        weight: "300 g",
+        price: 200,
+        acquired: daysAfter(today(), -900),
+      },
+      { id: "kit", name: "Kit", kind: "first-aid kit", weight: "180 g" },
+    ],
+    trips: [
+      {
+        id: "wet",
+        name: "Wet ring",
+        starts: began,
+        ends: ended,
+        distance: "200 km",
+        conditions: { rain: "strong" },
+        marks: [
+          { item: "shell", use: "used" },
+          { item: "kit", use: "used" },
+        ],
+      },
+    ],
+  });
+  await db.transaction((tx) => replaceLog(tx, log));
+  const { kit } = await readLatest();
+  const questions = questionsAfter(kit);
+  for (const { id } of questions)
+    expect(await went("verdicts#answerQuestion", [id, 1])).toMatchObject({ ok: true });
+  const after = await readWholeLog(db);
+  const [trip] = after.trips;
+  expect(questions.map(({ id }) => id).sort()).toEqual([...trip!.waved].sort());
+  for (const { asked, item, answers } of questions) {
+    const { told } = answers[1]!;
+    if (told.kind === "counted") expect(trip!.counted).toEqual({ rain: told.days });
+    if (told.kind === "mark")
+      expect(trip!.carries.find((each) => each.item === item)!.mark, asked).toEqual(told.mark);
+    if (told.kind === "entry") expect(after.entries).toContainEqual(expect.objectContaining({ item }));
+  }
+  expect(questions.map(({ asked }) => asked)).toContain("complete");
 });
 
 test("every exported action and route has arguments to be tried with", () => {

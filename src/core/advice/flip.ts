@@ -1,5 +1,5 @@
 import { daysAfter } from "../sums/days";
-import { carriedOn, type Book, type Carried } from "../ledger/book";
+import { carriedOn, withEntry, type Book, type Carried } from "../ledger/book";
 import { nextLike, type NextOuting } from "../ledger/next-outing";
 import { outingOf, type Outing } from "../ledger/outing";
 import { Mark, Trip, Entry, type EntryWhat, type ItemId, type Trigger, type Use, type Verb } from "../model";
@@ -219,7 +219,7 @@ function logged(item: FullItem, verb: Verb, reason: Reason, book: Book): Suppose
     .map((what, n) => ({
       n: n / 10,
       what: { kind: "logged", what },
-      book: () => withEntry(book, item, { what }),
+      book: () => supposedEntry(book, item, { what }),
     }));
 }
 
@@ -229,17 +229,12 @@ function graded(item: FullItem, verb: Verb, book: Book): Supposed[] {
   return [4].map((condition) => ({
     n: 0.5,
     what: { kind: "graded", condition },
-    book: () => withEntry(book, item, { what: "check", condition }),
+    book: () => supposedEntry(book, item, { what: "check", condition }),
   }));
 }
 
-function withEntry(book: Book, item: FullItem, said: Partial<Entry>): Book {
-  const entry = Entry.parse({ id: "supposed", item: item.id, on: book.today, what: "check", ...said });
-  return {
-    ...book,
-    entriesOf: (id) => (id === item.id ? [...book.entriesOf(id), entry] : book.entriesOf(id)),
-  };
-}
+const supposedEntry = (book: Book, item: FullItem, said: Partial<Entry>) =>
+  withEntry(book, Entry.parse({ id: "supposed", item: item.id, on: book.today, what: "check", ...said }));
 
 /** A filter that nobody said was kept from freezing, said to have been. */
 function unfrozen(item: FullItem, book: Book): Supposed[] {

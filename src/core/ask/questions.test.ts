@@ -1,4 +1,4 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { fileOf } from "../../../tests/walked";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
@@ -19,7 +19,11 @@ test("frost that nobody noted is asked about; answered or waved away, it is not"
   const filter = { item: { kind: "filter" }, marks: [{}], trip: frost };
   const [first] = asked(filter);
   expect(first).toMatchObject({ asked: "frost", words: "Was the it kept from freezing on Walk 1?" });
-  expect(first!.answers.map(({ mark }) => mark.frost)).toEqual(["kept", "froze", "unknown"]);
+  expect(first!.answers.map(({ told }) => told.kind === "mark" && told.mark.frost)).toEqual([
+    "kept",
+    "froze",
+    "unknown",
+  ]);
   expect(first!.answers.reduce((sum, { likely }) => sum + likely, 0)).toBeCloseTo(1, 9);
   expect(asked({ ...filter, marks: [{ frost: "kept" }] })).toEqual([]);
   expect(asked({ ...filter, trip: () => ({ ...frost(), waved: ["frost it"] }) })).toEqual([]);
@@ -34,7 +38,9 @@ test("a grade is asked of what is well worn, not of what is young or graded; at 
       days: 8,
     });
   expect(shoes(4).map((question) => question.asked)).toEqual(["grade"]);
-  expect(shoes(4)[0]!.answers.map(({ mark }) => mark.condition)).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(shoes(4)[0]!.answers.map(({ told }) => told.kind === "mark" && told.mark.condition)).toEqual([
+    0, 1, 2, 3, 4, 5,
+  ]);
   expect(shoes(1)).toEqual([]);
   expect(shoes(4, { condition: 4 })).toEqual([]);
   const many = asked({
@@ -69,8 +75,8 @@ test("what a note sounds like is asked, never taken; a mended pad, whether it he
   });
   // Held till morning: a grade, and no more to be said. Soft by morning: the fault, named.
   expect(pad.find((question) => question.asked === "firm")!.answers).toMatchObject([
-    { word: "firm", likely: 0.75, mark: { condition: 4, troubles: [] } },
-    { word: "soft", likely: 0.25, mark: { troubles: ["damaged"], symptoms: ["leaks air"] } },
+    { word: "firm", likely: 0.75, told: { mark: { condition: 4, troubles: [] } } },
+    { word: "soft", likely: 0.25, told: { mark: { troubles: ["damaged"], symptoms: ["leaks air"] } } },
   ]);
   const chair = asked({ item: { kind: "chair", weight: "900 g" }, marks: [{ use: "unused" }] });
   expect(chair.map((question) => question.asked)).toEqual(["why unused"]);
@@ -117,4 +123,74 @@ test("of a set it is asked how many would have been enough, and fewer slim it", 
   const kit = kitOf(openBook(logOf(fileOf(socks as Parameters<typeof fileOf>[0])), "2026-01-01"));
   const book = answered(kit, "enough it", "2")!;
   expect(kitOf(book).of(kit.things[0]!.case.item.id)!.verdicts[0].verb).toBe("slim");
+});
+
+describe("what else a debrief leaves open", () => {
+  const kitAfter = (walked: object) =>
+    kitOf(openBook(logOf(fileOf(walked as Parameters<typeof fileOf>[0])), "2025-02-20"));
+  const leads = (walked: object, id: string, word: string) => {
+    const kit = kitAfter(walked);
+    const book = answered(kit, id, word);
+    return book && kitOf(book).things[0]!.verdicts[0].verb;
+  };
+  const question = (walked: object, sort: string) => {
+    const kit = kitAfter(walked);
+    const found = questionsAfter(kit).find((each) => each.asked === sort);
+    return found && sayQuestion(found, kit.book.item(found.item)!, kit.book);
+  };
+
+  test("an opened first-aid kit: is it complete? what is gone is put back first", () => {
+    const opened = { item: { kind: "first-aid kit", weight: "180 g" }, marks: [{}] };
+    expect(question(opened, "complete")).toBe("Is the it complete?");
+    expect(leads(opened, "complete it", "complete")).toBe("keep as cover");
+    expect(leads(opened, "complete it", "what is wanted again is gone")).toBe("service");
+    for (const mark of [{ use: "unused" }, { left: 0.9 }])
+      expect(question({ ...opened, marks: [mark] }, "complete")).toBeUndefined();
+    expect(
+      question({ ...opened, entries: [{ on: "2025-01-20", what: "restock" }] }, "complete"),
+    ).toBeUndefined();
+  });
+
+  test("weeks out with a thing for the weather: on how many days? on few, it is seldom", () => {
+    const umbrella = {
+      item: { kind: "umbrella", weight: "300 g" },
+      days: 30,
+      marks: [{ use: "hardly" }],
+      trip: () => ({ conditions: { rain: "strong" } }),
+    };
+    const kit = kitAfter(umbrella);
+    const days = (word: string) =>
+      answered(kit, "days used it", word)!.carriedOf(kit.things[0]!.case.item.id)[0]!.mark!.days;
+    expect(days("2")).toBe(2);
+    expect(days("15")).toBe(15);
+    // Nobody counts the nights in a bed.
+    expect(answered(kitAfter({ ...umbrella, item: { kind: "quilt" } }), "days used it", "2")).toBeNull();
+  });
+
+  test("on about how many days did it rain? a shell wears by them, and is worn by as many", () => {
+    const shell = {
+      item: { kind: "rain shell" },
+      days: 20,
+      marks: [{}],
+      trip: () => ({ conditions: { rain: "some" } }),
+    };
+    const kit = kitAfter(shell);
+    const worn = (word: string) => kitOf(answered(kit, "rained it", word)!).things[0]!.case.totals.wear;
+    expect([worn("2"), worn("5"), worn("9")]).toEqual([2, 5, 9]);
+    const counted = { ...shell, trip: () => ({ conditions: { rain: "some" }, counted: { rain: 4 } }) };
+    expect(answered(kitAfter(counted), "rained it", "2")).toBeNull();
+  });
+
+  test("a service that leads: was it seen to since? yes is an entry, and settles it", () => {
+    const quilt = {
+      item: { kind: "quilt", weight: "600 g" },
+      marks: Array.from({ length: 10 }, () => ({})),
+      days: 10,
+    };
+    const kit = kitOf(openBook(logOf(fileOf(quilt as Parameters<typeof fileOf>[0])), "2026-02-20"));
+    expect(kit.things[0]!.verdicts[0]).toMatchObject({ verb: "service", reason: "due by count" });
+    const [yes, no] = ["yes", "no"].map((word) => kitOf(answered(kit, "seen to it", word)!).things[0]!);
+    expect(yes!.verdicts[0].verb).toBe("keep");
+    expect(no!.verdicts[0].verb).toBe("service");
+  });
 });

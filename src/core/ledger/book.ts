@@ -249,6 +249,29 @@ export function withMark(
   return { ...book, carriedOf: (id) => (id === item ? after : book.carriedOf(id)) };
 }
 
+/** The same book with one thing more done about an item. */
+export const withEntry = (book: Book, entry: Entry): Book => ({
+  ...book,
+  entriesOf: (id) => (id === entry.item ? [...book.entriesOf(id), entry] : book.entriesOf(id)),
+});
+
+/** The same book, so many days of a trip having had a weather. */
+export function withCounted(book: Book, id: TripId, trigger: Trigger, days: number): Book {
+  const before = book.outings.find(({ trip }) => trip.id === id);
+  if (!before) return book;
+  const counted = { ...before.trip.counted, [trigger]: days };
+  const after = outingOf({ ...before.trip, counted }, before.n);
+  const joined = joinedAt(after.trip, book.tripOf(before).carries);
+  return {
+    ...book,
+    outings: book.outings.map((outing) => (outing === before ? after : outing)),
+    carriedOf: (item) =>
+      book
+        .carriedOf(item)
+        .map((one) => (one.outing === before ? carriedOn(after, one.carry, joined.get(item) ?? null) : one)),
+  };
+}
+
 /** Outings that an item has been marked on, oldest first. */
 export const marked = (carried: readonly Carried[]): Marked[] =>
   carried.filter((one): one is Marked => one.mark !== null);

@@ -1,7 +1,7 @@
 "use server";
 
 import { z } from "zod";
-import { questionsAfter } from "@/core/ask/questions";
+import { questionsAfter, type Question, type Told } from "@/core/ask/questions";
 import {
   Condition,
   ItemId,
@@ -19,6 +19,7 @@ import { Text } from "@/core/units/text";
 import { changeCarry } from "@/data/records/carries";
 import { fullOf } from "@/data/limits";
 import type { Db } from "@/data/db";
+import { saveEntries } from "@/data/records/entries";
 import { removeRuling, saveRulings } from "@/data/records/rulings";
 import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
@@ -128,17 +129,31 @@ export async function undone(raw: Undo): Promise<Answer<unknown>> {
 
 const noQuestion = refuse({ "": "That question no longer stands. Reload the page." });
 
-/** Puts the answer to a question where it belongs: into the mark that it asks about. */
+/** Puts the answer to a question where it belongs: into the mark that it asks about, the trip's weather, or the thing's entries. */
 export async function answerQuestion(id: string, answer: number): Promise<Answer> {
   const { kit } = await readBook();
   const question = questionsAfter(kit).find((each) => each.id === id);
   const given = question?.answers[answer];
   if (!question || !given) return noQuestion;
-  const { item, trip } = question;
   return acting(async (tx) => {
-    await changeCarry(tx, { trip, item, mark: given.mark });
-    return wave(tx, trip, id);
+    const kept = await keepAnswer(tx, question, given.told);
+    return kept.ok ? wave(tx, question.trip, id) : kept;
   });
+}
+
+async function keepAnswer(tx: Db, { item, trip: id }: Question, told: Told): Promise<Answer> {
+  if (told.kind === "mark") await changeCarry(tx, { trip: id, item, mark: told.mark });
+  if (told.kind === "entry") {
+    const full = await fullOf(tx, "entries");
+    if (full) return refuse({ "": full });
+    await saveEntries(tx, [{ ...told.entry, id: crypto.randomUUID() }]);
+  }
+  if (told.kind === "counted") {
+    const trip = await findTrip(tx, id);
+    if (!trip) return noQuestion;
+    await saveTrips(tx, [{ ...trip, counted: { ...trip.counted, [told.trigger]: told.days } }]);
+  }
+  return { ok: true, value: undefined };
 }
 
 /** Waves a question away: it is not asked again for that trip. */

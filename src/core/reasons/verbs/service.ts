@@ -203,10 +203,13 @@ function onLoan({ item, book }: Case): Finding | null {
 
 /** Contents or a charge of which so little is left are filled before the next trip. Common practice, no source. */
 const NEARLY_EMPTY = 0.25;
+/** Of cover, whose hour is when it is needed, so much. Common practice, no source. */
+const COVER_WANTS = 0.65;
 
 function nearlyEmpty(one: Case): Finding | null {
   const last = lastAiling(one);
-  if (last?.mark.left == null || last.mark.left > NEARLY_EMPTY || one.item.load === "consumable") return null;
+  const least = one.item.cover ? COVER_WANTS : NEARLY_EMPTY;
+  if (last?.mark.left == null || last.mark.left > least || one.item.load === "consumable") return null;
   return findingOf({
     verb: "service",
     reason: "nearly empty",

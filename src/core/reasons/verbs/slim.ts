@@ -15,8 +15,11 @@ function tooMuchOfIt(one: Case): Finding | null {
   const all = use.taken + use.refused + use.idle;
   const often = told.marks.length > 1 && told.chances >= all * OFTEN;
   if (!speaks(told, one) && !often) return null;
-  // One to spare, of what is still there, is no surplus.
   const there = item.pieces - one.history.piecesOut;
+  // All that is still there was wanted, as its owner said last: nothing of it is too much.
+  const last = one.marked.findLast(({ mark }) => mark.enough !== null)?.mark.enough ?? null;
+  if (last !== null && last >= there) return null;
+  // One to spare, of what is still there, is no surplus.
   const isSpare = ({ mark }: Marked) =>
     mark.why !== "too much of it" && mark.enough !== null && mark.enough >= there - 1;
   if (item.pieces > 3 && told.marks.every(isSpare)) return null;

@@ -23,6 +23,14 @@ export function sayQuestion({ asked, about, trip }: Question, item: FullItem, { 
       return `Would you take ${it} again?`;
     case "enough":
       return `How many of the ${plain(item)} would have been enough on ${where}?`;
+    case "days used":
+      return `On about how many days of ${where} was ${it} used?`;
+    case "complete":
+      return `Is ${it} complete?`;
+    case "seen to":
+      return `Was ${it} seen to since ${where}?`;
+    case "rained":
+      return `On about how many days of ${where} did it rain?`;
     case "symptom":
       return `${capital(it)}: ${symptomWords(about ? [about] : [])}? Your note sounds like it.`;
   }
