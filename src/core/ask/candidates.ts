@@ -1,3 +1,4 @@
+import { daysBetween } from "../sums/days";
 import { lastOf, nth } from "../sums/there";
 import { withEntry } from "../ledger/book";
 import {
@@ -33,7 +34,8 @@ type Asked =
   | "days used"
   | "complete"
   | "seen to"
-  | "rained";
+  | "rained"
+  | "everyday";
 
 /** What an answer comes to: the mark as it would then be, days of a weather, or something done since. */
 export type Told =
@@ -78,6 +80,7 @@ export function candidates(advice: Advice): Unasked[] {
     ...complete(one),
     ...seenTo(advice),
     ...rained(one),
+    ...everyday(one),
   ];
 }
 
@@ -339,6 +342,40 @@ function rained(one: Case): Unasked[] {
           told: { kind: "counted", trigger: "rain", days },
         };
       }),
+    ),
+  ];
+}
+
+/** What shoes are worn between trips, and how likely each is. Our own figures. */
+const EVERYDAY = {
+  km: ["0 km", "50 km", "150 km", "400 km"],
+  mi: ["0 mi", "30 mi", "100 mi", "250 mi"],
+} as const;
+const EVERYDAY_LIKELY = [0.6, 0.2, 0.12, 0.08] as const;
+/** Asked of what is well worn, once in so many days. */
+const EVERYDAY_AGAIN = 365;
+
+/** How far shoes were worn in daily life, where nobody said: boots that go to work as well wear there. */
+function everyday(one: Case): Unasked[] {
+  const { item, left, book } = one;
+  const isShoe = item.load === "worn" && item.jobs.includes("walk");
+  if (!isShoe || item.wears !== "m" || !left || left.worn < left.median / 4) return [];
+  const isTold = book
+    .entriesOf(item.id)
+    .some(({ what, on }) => what === "wear" && daysBetween(on, book.today) < EVERYDAY_AGAIN);
+  if (isTold) return [];
+  return [
+    about(
+      one,
+      "everyday",
+      EVERYDAY[book.settings.units.distance].map((word, n) => ({
+        word,
+        likely: nth(EVERYDAY_LIKELY, n),
+        told: {
+          kind: "entry",
+          entry: Entry.parse({ id: "answered", item: item.id, on: book.today, what: "wear", distance: word }),
+        },
+      })),
     ),
   ];
 }

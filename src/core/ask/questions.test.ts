@@ -42,7 +42,7 @@ test("a grade is asked of what is well worn, not of what is young or graded; at 
     0, 1, 2, 3, 4, 5,
   ]);
   expect(shoes(1)).toEqual([]);
-  expect(shoes(4, { condition: 4 })).toEqual([]);
+  expect(shoes(4, { condition: 4 }).map((question) => question.asked)).not.toContain("grade");
   const many = asked({
     item: { kind: "filter" },
     marks: [{}, {}, {}, {}],
@@ -179,6 +179,29 @@ describe("what else a debrief leaves open", () => {
     expect([worn("2"), worn("5"), worn("9")]).toEqual([2, 5, 9]);
     const counted = { ...shell, trip: () => ({ conditions: { rain: "some" }, counted: { rain: 4 } }) };
     expect(answered(kitAfter(counted), "rained it", "2")).toBeNull();
+  });
+
+  test("shoes that may be worn to work: how far in daily life? it wears them, and is not asked again within the year", () => {
+    const shoes = (entries: object[] = []) =>
+      kitOf(
+        openBook(
+          logOf(
+            fileOf({
+              item: { kind: "boots" },
+              marks: Array.from({ length: 6 }, () => ({})),
+              days: 9,
+              entries,
+            }),
+          ),
+          "2025-09-20",
+        ),
+      );
+    const kit = shoes();
+    const worn = (word: string) => kitOf(answered(kit, "everyday it", word)!).things[0]!.case.totals.wear;
+    expect(worn("150 km") - worn("0 km")).toBeCloseTo(150_000, 0);
+    expect(
+      answered(shoes([{ on: "2025-03-01", what: "wear", distance: "60 km" }]), "everyday it", "0 km"),
+    ).toBeNull();
   });
 
   test("a service that leads: was it seen to since? yes is an entry, and settles it", () => {

@@ -31,6 +31,8 @@ export function sayQuestion({ asked, about, trip }: Question, item: FullItem, { 
       return `Was ${it} seen to since ${where}?`;
     case "rained":
       return `On about how many days of ${where} did it rain?`;
+    case "everyday":
+      return `About how far were the ${plain(item)} worn between trips this year?`;
     case "symptom":
       return `${capital(it)}: ${symptomWords(about ? [about] : [])}? Your note sounds like it.`;
   }
