@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { sheetOf } from "@/app/(notebook)/(tally)/sheet-of";
+import { replayer } from "@/core/replay/replay";
 import { questionsAfter } from "@/core/ask/questions";
 import { openBook, withMark, type Book } from "@/core/ledger/book";
 import { compareLists, listOf } from "@/core/compare/lists";
@@ -228,6 +229,25 @@ async function growthOfJudgement(): Promise<void> {
   await against(base, "a whole verdict run over 5000 items × 50 trips", () => kitOf(large), "≤ 15 ×", 7);
   const kit = kitOf(small);
   await against(base, "the questions worth asking of 500 items", () => questionsAfter(kit), "≤ 3 ×", 7);
+}
+
+/** A list walked over every day of a long life of walking, held against opening those days. */
+async function speedOfReplay(): Promise<void> {
+  console.log("\nTo opening the past of 300 items × 200 trips");
+  const book = openBook(madeUpLog(300, 200, TAKEN), TODAY);
+  const past = replayer(book);
+  const list = book.items.filter((_, n) => n % 2 === 0);
+  const ms = await median(() => past.replay(list), 9);
+  console.log(
+    `${`a list over its ${past.days.length} days`.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   aim ≤ 200 ms`,
+  );
+  await against(
+    () => replayer(book),
+    "walking a list over them",
+    () => past.replay(list),
+    "≤ 1 ×",
+    7,
+  );
 }
 
 /** A debrief of 1500 words over a shelf of a hundred things, held against reading one line of it. */
@@ -547,6 +567,7 @@ try {
   if (large && wants("judgement")) await speedOfJudgement(large.store);
   await large?.store.close();
   if (wants("growth")) await growthOfJudgement();
+  if (wants("replay")) await speedOfReplay();
   if (wants("tracks")) await speedOfTracks();
   if (wants("hear")) await speedOfHearing();
   if (wants("pages")) await weightOfPages();

@@ -34,6 +34,7 @@ const SCREENS = [
   "/trips/nights?low=-3",
   "/trips/supplies?dry=20",
   "/trips/loads",
+  "/next/replay?over=frost",
   "/shelf/wishes",
   "/shelf/beside?of=trail-shoes-pair-3&of=trail-shoes-pair-2",
   "/shelf/weigh",

@@ -37,7 +37,12 @@ export const GROUPS: readonly PlaceGroup[] = [
     places: [
       { href: "/bench", label: "Bench", key: "b" },
       { href: "/ready", label: "Ready", key: "k" },
-      { href: "/next", label: "Next", key: "n" },
+      {
+        href: "/next",
+        label: "Next",
+        key: "n",
+        under: [{ href: "/next/replay", label: "Your days", key: "y" }],
+      },
     ],
   },
   {

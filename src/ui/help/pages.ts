@@ -54,6 +54,11 @@ export const PAGE_HELP: Readonly<Record<string, PageHelp>> = {
   },
   "/bench": { about: "The jobs that the verdicts ask for, and your own, by where they are done.", keys: [] },
   "/ready": { about: "Each thing looked at before it goes out again.", keys: [] },
+  "/next/replay": {
+    about:
+      "Any list, walked over the days that you were out: what it would have weighed, and what would have been missing.",
+    keys: [],
+  },
   "/next": {
     about: "The next trip: what goes, what stays, and what must be seen to first.",
     keys: [

@@ -12,6 +12,7 @@ import { count, sayDays, sayDistance, sayTemperature, type Units } from "@/core/
 import { Choices } from "@/ui/page/choices";
 import { PageHead } from "@/ui/page/page-head";
 import { tripPath } from "@/ui/paths";
+import { aheadOf } from "./ahead";
 import { BestList } from "./best/best-list";
 import { boardLines } from "./board/board-lines";
 import { PlanBoard } from "./board/plan-board";
@@ -20,6 +21,7 @@ import { NeverWithout } from "./sections/never-without";
 import { HowMuch } from "./sections/how-much";
 import { Missing } from "./sections/missing";
 import { PlanPath } from "./sections/plan-path";
+import { OverYourDays } from "./sections/over-your-days";
 import { OnSomeLegs } from "./sections/on-some-legs";
 import { WarmEnough } from "./sections/warm-enough";
 import { WearingOut } from "./sections/wearing-out";
@@ -31,9 +33,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
   const reading = await readBook();
   const { log, book } = reading;
   const { units } = book.settings;
-  const planned = log.trips
-    .filter(({ planned: isPlan, starts, ends }) => (isPlan || starts > book.today) && ends >= book.today)
-    .toSorted((a, b) => a.starts.localeCompare(b.starts));
+  const planned = aheadOf(log.trips, book.today);
   const asked = TripId.safeParse((await searchParams).trip).data;
   const trip = planned.find(({ id }) => id === asked) ?? planned[0] ?? null;
   const plan = (await plansOf(reading))(trip);
@@ -95,6 +95,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
           />
         )}
         <NeverWithout trip={trip?.id ?? "next"} never={book.settings.never} />
+        <OverYourDays trip={trip} reading={reading} />
         <WarmEnough plan={plan} trip={trip} units={units} />
         <Missing plan={plan} book={book} />
       </div>

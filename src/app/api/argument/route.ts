@@ -2,7 +2,9 @@ import { z } from "zod";
 import { ItemId, Verb } from "@/core/model";
 import { argue, argueToAdd } from "@/core/say/verdicts/argument";
 import { Text } from "@/core/units/text";
+import { VERBS } from "@/core/trade/verbs";
 import { readBook } from "../../book";
+import { leftAtHome } from "../../past";
 
 const Asked = z.union([z.object({ item: ItemId, verb: Verb, ground: Text }), z.object({ what: Text })]);
 
@@ -20,12 +22,15 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 async function argumentOf(asked: z.infer<typeof Asked>) {
-  const { book, kit } = await readBook();
+  const reading = await readBook();
+  const { book, kit } = reading;
   if ("what" in asked) {
     const addition = kit.toAdd.find(({ what }) => what === asked.what);
-    return addition && argueToAdd(addition, book);
+    return addition && { ...argueToAdd(addition, book), overDays: null };
   }
   const advice = kit.of(asked.item);
   const verdict = advice?.verdicts.find(({ verb, reason }) => verb === asked.verb && reason === asked.ground);
-  return advice && verdict && argue(advice, verdict);
+  if (!advice || !verdict) return undefined;
+  const overDays = VERBS[verdict.verb].leaves ? await leftAtHome(advice, reading) : null;
+  return { ...argue(advice, verdict), overDays };
 }

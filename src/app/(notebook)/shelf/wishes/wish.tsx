@@ -8,7 +8,7 @@ import { sayLeftOf } from "@/core/say/words";
 import { GRAMS_PER_OUNCE } from "@/core/units/quantity";
 import { listWords, sayMass, sayRoom, timesEach } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
-import { itemPath } from "@/ui/paths";
+import { itemPath, replayPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
 import { WishButtons } from "./wish-buttons";
 
@@ -108,6 +108,10 @@ function InPlaceOf({ candidate: { wish, present, complaints, asked }, kit }: Wis
       <p className="text-sm">
         <Link prefetch={false} href={`/shelf/beside?${both}`} className="link">
           Side by side
+        </Link>
+        {" · "}
+        <Link prefetch={false} href={replayPath({ without: [present.id], and: [wish.id] })} className="link">
+          In its place over your days
         </Link>
       </p>
     </div>

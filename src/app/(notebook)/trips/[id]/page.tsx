@@ -10,6 +10,7 @@ import { findTrack } from "@/data/records/tracks";
 import { alongOf, happenedIn, sharedOf, wayOf } from "./along-of";
 import { Companions } from "./sections/companions";
 import { CameOfIt } from "./sections/came-of-it";
+import { DayByDay } from "./sections/day-by-day";
 import { LookedBack } from "./sections/looked-back";
 import { TheLegs } from "./sections/the-legs";
 import { TripFigures } from "./sections/trip-figures";
@@ -62,6 +63,7 @@ export default async function TripPage({ params }: Asked) {
             units={units}
           />
           <WhatItWasLike trip={trip} book={book} />
+          {!trip.planned && <DayByDay trip={trip} units={units} />}
           <LookedBack trip={trip} book={book} />
           <CameOfIt along={along} />
           <WhatWasSaid trip={trip} book={book} />

@@ -8,18 +8,21 @@ import type { RuledOn } from "@/core/model";
 import { LifeChart } from "./life-chart";
 import { tripPath } from "@/ui/paths";
 
+/** An argument as it is fetched: of what is to be left, with what leaving it would have come to. */
+type ToldArgument = Argument & { readonly overDays: string | null };
+
 /**
  * The facts of a slip, and the whole argument, which is fetched when it is opened: the engine is asked then
  * what would change it.
  */
 export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode }) {
-  const [argument, setArgument] = useState<Argument>();
+  const [argument, setArgument] = useState<ToldArgument>();
   const [wrong, setWrong] = useState<string>();
   const load = async () => {
     setWrong(undefined);
     try {
       const answer = await fetch(`/api/argument?${new URLSearchParams(about)}`);
-      const told = (await answer.json()) as Argument & { why?: string };
+      const told = (await answer.json()) as ToldArgument & { why?: string };
       if (answer.ok) setArgument(told);
       else setWrong(told.why ?? "It could not be put together. Try again.");
     } catch {
@@ -58,7 +61,18 @@ export function ArgumentOf({ about, facts }: { about: RuledOn; facts: ReactNode 
   );
 }
 
-function ArgumentText({ rule, evidence, wanted, worn, worth, school, taste, flip, life }: Argument) {
+function ArgumentText({
+  rule,
+  evidence,
+  wanted,
+  worn,
+  worth,
+  school,
+  taste,
+  flip,
+  life,
+  overDays,
+}: ToldArgument) {
   return (
     <>
       <dl className="grid gap-x-5 gap-y-1.5 text-[0.95rem] sm:grid-cols-[9rem_1fr]">
@@ -121,6 +135,12 @@ function ArgumentText({ rule, evidence, wanted, worn, worth, school, taste, flip
           <>
             <dt className="text-muted">You</dt>
             <dd>{taste}</dd>
+          </>
+        )}
+        {overDays && (
+          <>
+            <dt className="text-muted">Over your days</dt>
+            <dd>{overDays}</dd>
           </>
         )}
         <dt className="text-muted">What would change it</dt>

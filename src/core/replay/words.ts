@@ -1,0 +1,127 @@
+import { groupBy } from "../sums/group";
+import { nth } from "../sums/there";
+import type { Job } from "../model";
+import type { FullItem } from "../trade/full-item";
+import { RANK } from "../trade/jobs";
+import { TRIGGER_RULES } from "../trade/triggers";
+import {
+  count,
+  inWords,
+  listWords,
+  sayDay,
+  sayDistance,
+  sayPoured,
+  sayMass,
+  sayTemperature,
+  type Units,
+} from "../units/speak";
+import { theThing } from "../say/words";
+import type { Day } from "./days";
+import type { ColdNight, Replayed } from "./replay";
+
+/** What one thing did that nothing on a list does, over all the days. */
+export interface LackTold {
+  readonly thing: FullItem;
+  readonly job: Job | null;
+  readonly days: readonly Day[];
+  readonly words: string;
+}
+
+/** Lacks by the thing that was used then: what is worst to lack first, then what was lacking longest. */
+export const lacksTold = ({ lacks }: Pick<Replayed, "lacks">): LackTold[] =>
+  [...groupBy(lacks, ({ thing, job }) => `${thing.id} ${job}`).values()]
+    .map((same): LackTold => {
+      const { thing, job } = nth(same, 0);
+      const days = same.flatMap((each) => each.days);
+      const instead = job === null ? "" : ", nor anything in its place,";
+      const words = `no ${plainOf(thing)}${instead} on ${count(days.length, "day")}`;
+      return { thing, job, days, words };
+    })
+    .sort((a, b) => RANK[b.thing.consequence] - RANK[a.thing.consequence] || b.days.length - a.days.length);
+
+const plainOf = (thing: FullItem) => theThing(thing).replace(/^the /, "");
+
+/** A night told as cold: "25 January 2025, −9 °C in the quilt and the down jacket". */
+export function sayCold({ day, low, way }: ColdNight, units: Units): string {
+  const bed = way ? `in ${listWords([way.bed, ...way.extras].map(theThing), "and")}` : "and no bed";
+  return `${sayDay(day.on)}, ${low === null ? "" : `${sayTemperature(low, units)} `}${bed}`;
+}
+
+/** Named in the sentence; more are counted. */
+const NAMED = 2;
+
+/** What a list would have come to over the owner's own days: never safe, always on those days. */
+export function sayReplay(replayed: Replayed, units: Units): string {
+  const { days, less, cold, water, there } = replayed;
+  if (days.length === 0) return "No day of yours was like that: nothing can be said.";
+  const lacks = lacksTold(replayed);
+  const grams = Math.round(less);
+  const weight =
+    grams === 0 ? "as heavy" : `${sayMass(Math.abs(grams), units)} ${grams > 0 ? "less" : "more"}`;
+  const nights =
+    cold.length === 0
+      ? []
+      : [
+          `${inWords(cold.length)} cold ${cold.length === 1 ? "night" : "nights"} (${rest(cold.map((each) => sayCold(each, units)))})`,
+        ];
+  const short =
+    water.length === 0
+      ? []
+      : [
+          `water short ${water.length === 1 ? "once" : `${inWords(water.length)} times`}, by ${sayPoured(Math.max(...water.map(({ by }) => by)), units)} at most`,
+        ];
+  const lacking = lacks.length === 0 ? [] : [rest(lacks.map(({ words }) => words))];
+  const told = [...nights, ...lacking, ...short];
+  const had =
+    there.length > 0
+      ? ` It has what you missed: ${listWords([...new Set(there.map(({ what }) => what))], "and")}.`
+      : "";
+  return `Over ${count(days.length, "day")} of yours: ${weight}; ${told.length > 0 ? told.join("; ") : "nothing was missed on them"}.${had}`;
+}
+
+function rest(all: readonly string[]): string {
+  const more = all.length - NAMED;
+  return `${all.slice(0, NAMED).join("; ")}${more > 0 ? `; and ${count(more, "more", "more")}` : ""}`;
+}
+
+/** A day in words: way, weather, night; what is a guess apart. */
+export function sayOfDay({ n, on, metres, weather, guessed, night }: Day, units: Units): string {
+  const words = [...weather].map(
+    ([trigger, strength]) =>
+      [
+        `${strength === "strong" ? "much " : ""}${TRIGGER_RULES[trigger].words}`,
+        guessed.has(trigger),
+      ] as const,
+  );
+  const low = night?.low ?? null;
+  const lows = low === null ? [] : [[`down to ${sayTemperature(low, units)}`, night!.isGuess] as const];
+  const all = [...words, ...lows];
+  const told = all.flatMap(([each, isGuess]) => (isGuess ? [] : [each]));
+  const guess = all.flatMap(([each, isGuess]) => (isGuess ? [each] : []));
+  const sure = [
+    `Day ${n}, ${sayDay(on)}`,
+    sayDistance(metres, units),
+    ...told,
+    ...(night?.roof ? ["under a roof"] : []),
+  ];
+  return `${sure.join(", ")}${guess.length > 0 ? `; perhaps ${guess.join(", ")}` : ""}`;
+}
+
+/** What leaving one thing at home would have come to, all else as it goes along; null before the first walk. */
+export function sayWithout(replayed: Replayed, thing: FullItem): string | null {
+  const { days, cold } = replayed;
+  if (days.length === 0) return null;
+  const missing = lacksTold(replayed).filter((lack) => lack.thing.id === thing.id);
+  const told = [
+    ...missing.map(
+      (lack) =>
+        `missed on ${count(lack.days.length, "day")}, the last of them ${sayDay(lack.days.at(-1)!.on)}`,
+    ),
+    ...(cold.length > 0
+      ? [
+          `${inWords(cold.length)} cold ${cold.length === 1 ? "night" : "nights"}, ${sayDay(cold.at(-1)!.day.on)} the last`,
+        ]
+      : []),
+  ];
+  return `Left at home over your ${count(days.length, "day")}: ${told.length > 0 ? told.join("; ") : "something else would have done on all of them, or nothing asked for it"}.`;
+}
