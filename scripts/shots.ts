@@ -36,7 +36,7 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: "verdicts", path: "/verdicts", size: DESK },
-  { name: "verdicts-phone", path: "/verdicts", size: PHONE },
+  { name: "replay", path: "/next/replay", size: DESK },
   {
     name: "argument",
     path: "/verdicts",

@@ -180,6 +180,18 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
     log.item(b),
     [{ from: (c % 8) * 1000, to: (c % 8) * 1000 + 1000 + (d % 5) * 1000 }],
   ],
+  "trips#setDay": ([a, b, c], log) => [
+    log.trip(a),
+    {
+      on: pick(log.trips, a)?.starts ?? "2026-01-01",
+      trigger: (["rain", "wind", "freezing"] as const)[b % 3],
+      strength: (["none", "some", "strong", null] as const)[c % 4],
+    },
+  ],
+  "trips#setDays": ([a, b], log) => [
+    log.trip(a),
+    b % 2 ? [{ on: "2026-01-01", weather: { rain: "some" } }] : [],
+  ],
   "trips#setShared": ([a, b], log) => [log.trip(a), log.item(b), { with: "Ida", part: 0.5 }],
   "trips#setScale": ([a, b], log) => [
     log.trip(a),

@@ -37,7 +37,7 @@ test("from Next: any list over one's own days, with a thing less; each day that 
     .first()
     .click();
   await page.waitForURL(/\/trips\/.*#day-\d+$/);
-  await page.locator("li:target", { hasText: /^Day \d+, / }).waitFor();
+  await page.locator("tr:target", { hasText: /^Day \d+, / }).waitFor();
   await page.goBack();
   await page.getByRole("link", { name: `Take back: without ${bed}` }).click();
   await page.getByText(`without ${bed}`).waitFor({ state: "detached" });
@@ -53,6 +53,22 @@ test("from Next: any list over one's own days, with a thing less; each day that 
     .last();
   await slip.getByRole("button", { name: "The whole argument" }).click();
   await slip.getByText(/^Left at home over your \d+\sdays: /).waitFor();
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("the weather of a day is tapped: some, much, none, nobody knows; it outlives a reload, and is taken back", async () => {
+  const { page, faults } = await openPage(browser, `${demo.url}/trips/low-fells-2025-08-30`);
+  const cell = (how: string) => page.getByRole("button", { name: `Wind on day 2: ${how}`, exact: true });
+  await cell("none, guessed").click();
+  await cell("some").click();
+  await cell("much").waitFor();
+  await page.reload();
+  await cell("much").click();
+  await cell("none").click();
+  await cell("none, guessed").waitFor();
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await cell("none").waitFor();
   expect(faults).toEqual([]);
   await page.close();
 });

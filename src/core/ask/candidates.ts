@@ -1,6 +1,7 @@
 import { daysBetween } from "../sums/days";
 import { lastOf, nth } from "../sums/there";
 import { withEntry } from "../ledger/book";
+import { countedOn } from "../ledger/outing";
 import {
   Entry,
   type EntryWhat,
@@ -329,7 +330,7 @@ function rained(one: Case): Unasked[] {
   const { outing } = lastMark(one);
   const rain = outing.strengths.rain;
   if (one.item.wears !== "wet days" || !one.left || outing.days < RAIN_FROM) return [];
-  if (rain === undefined || rain === "none" || outing.trip.counted.rain !== undefined) return [];
+  if (rain === undefined || rain === "none" || countedOn(outing.trip, "rain") !== undefined) return [];
   return [
     about(
       one,

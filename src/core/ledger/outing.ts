@@ -1,6 +1,6 @@
 import { nth } from "../sums/there";
-import type { Leg, LegId, Offer, Strength, Trigger, TripHead } from "../model";
-import { daysBetween } from "../sums/days";
+import type { Leg, LegId, Offer, Strength, ToldDay, Trigger, TripHead } from "../model";
+import { daysBetween, inOrder } from "../sums/days";
 
 /**
  * A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no
@@ -60,6 +60,24 @@ export function strengthOn(
   trigger: Trigger,
 ): Strength | undefined {
   return on(trip, legs, (place) => place.conditions[trigger]);
+}
+
+/**
+ * Days of a trip that had a weather, where they were counted: by their number, or since each day was told;
+ * undefined where nobody did.
+ */
+export function countedOn(
+  trip: Pick<TripHead, "counted" | "daily" | "starts" | "ends">,
+  trigger: Trigger,
+): number | undefined {
+  const counted = trip.counted[trigger];
+  if (counted !== undefined || trip.daily.length === 0) return counted;
+  const told = trip.daily.flatMap(({ on, weather }) =>
+    trip.starts <= on && on <= trip.ends ? (weather[trigger] ?? []) : [],
+  );
+  return told.length > daysBetween(trip.starts, trip.ends)
+    ? told.filter((strength) => strength !== "none").length
+    : undefined;
 }
 
 /** What the way offered on some legs of a trip (null: all of it). */
@@ -122,3 +140,21 @@ function sharesOf({ legs }: TripHead, metres: number): ReadonlyMap<LegId, number
 
 const nightsOf = ({ nights, starts, ends }: Leg) =>
   nights ?? (starts && ends ? daysBetween(starts, ends) : null);
+
+/** The told days of a trip with one more thing told of one of them, or (null) no longer told. */
+export function withToldDay(
+  daily: readonly ToldDay[],
+  on: string,
+  trigger: Trigger,
+  strength: Strength | null,
+): ToldDay[] {
+  const before = daily.find((day) => day.on === on)?.weather ?? {};
+  const weather: ToldDay["weather"] = Object.fromEntries([
+    ...Object.entries(before).filter(([told]) => told !== trigger),
+    ...(strength === null ? [] : [[trigger, strength]]),
+  ]);
+  return [
+    ...daily.filter((day) => day.on !== on),
+    ...(Object.keys(weather).length > 0 ? [{ on, weather }] : []),
+  ].sort((a, b) => inOrder(a.on, b.on));
+}

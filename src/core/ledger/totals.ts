@@ -12,7 +12,7 @@ import { CALLED_SHARE } from "../trade/ground";
 import { isUnavoidable } from "../trade/triggers";
 import { marked, strengthFor, type Book, type Carried, type Marked } from "./book";
 import { inOrder } from "../sums/days";
-import type { Outing } from "./outing";
+import { countedOn, type Outing } from "./outing";
 
 interface Exposure {
   readonly metres: number;
@@ -204,7 +204,7 @@ function tripWear(item: FullItem, one: Marked, book: Book, sharers: Sharers): nu
 function daysCalled(one: Marked, triggers: readonly Trigger[], unsaid: Strength): number {
   const { outing, part, shares } = one;
   const { trip, days } = outing;
-  const counted = triggers.flatMap((trigger) => trip.counted[trigger] ?? []);
+  const counted = triggers.flatMap((trigger) => countedOn(trip, trigger) ?? []);
   if (counted.length) return Math.min(days, Math.max(...counted)) * part;
   // What is told of one leg alone was not on the others.
   const otherwise = triggers.some((trigger) => strengthFor(one, trigger) !== undefined) ? "none" : unsaid;

@@ -148,6 +148,10 @@ export const Advised = z.object({
 });
 export type Advised = z.infer<typeof Advised>;
 
+/** The weather of one day as it was told; what is left out nobody told of that day. */
+export const ToldDay = z.object({ on: Day, weather: Conditions });
+export type ToldDay = z.infer<typeof ToldDay>;
+
 export const Trip = z.object({
   id: TripId,
   name: Name,
@@ -203,6 +207,11 @@ export const Trip = z.object({
     .nullable()
     .default(null)
     .meta({ description: "What stood there as its list was made; null: there was none, or nobody kept it." }),
+  daily: z
+    .array(ToldDay)
+    .max(400)
+    .default([])
+    .meta({ description: "The weather of single days, where it was told." }),
   note: Note.default(""),
   carries: z.array(Carry).max(MOST.items).default([]),
 });

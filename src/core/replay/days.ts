@@ -1,6 +1,6 @@
 import { daysAfter } from "../sums/days";
 import { known } from "../sums/there";
-import { strengthOn, type Outing } from "../ledger/outing";
+import { countedOn, strengthOn, type Outing } from "../ledger/outing";
 import type { FeltNight, ItemId, Leg, Strength, Trigger, TripId } from "../model";
 import { CALLED_SHARE } from "../trade/ground";
 import { FORESEEN } from "../trade/triggers";
@@ -38,8 +38,8 @@ const GUESSED_LOW = {
 } as const;
 
 /**
- * The days of a walk, each with its part of the way, its weather and its night. What was counted or measured
- * stands as told; a weather that is only told of the whole walk, or of a leg, is spread evenly over as many of
+ * The days of a walk, each with its part of the way, its weather and its night. What was told of a day, counted
+ * or measured stands as told; a weather that is only told of the whole walk, or of a leg, is spread evenly over as many of
  * the days as it usually takes, and marked as a guess.
  */
 export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
@@ -48,13 +48,23 @@ export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
     leg === null ? 0 : leg.distance.m / Math.max(1, legs.filter((each) => each === leg).length);
   const weather = legs.map(() => new Map<Trigger, Exclude<Strength, "none">>());
   const guessed = legs.map(() => new Set<Trigger>());
+  const daily = new Map(trip.daily.map((day) => [day.on, day.weather]));
+  const told = legs.map((_, n) => daily.get(daysAfter(trip.starts, n)) ?? {});
   for (const trigger of FORESEEN) {
+    told.forEach((day, n) => {
+      const strength = day[trigger];
+      if (strength && strength !== "none") weather[n]!.set(trigger, strength);
+    });
     const strengths = legs.map((leg) => strengthOn(trip, leg && [leg.id], trigger) ?? "none");
-    const there = strengths.flatMap((strength, n) => (strength === "none" ? [] : [n]));
-    const counted = trip.counted[trigger];
+    const there = strengths.flatMap((strength, n) =>
+      strength === "none" || told[n]![trigger] !== undefined ? [] : [n],
+    );
+    const had = told.filter((day) => (day[trigger] ?? "none") !== "none").length;
+    const counted = countedOn(trip, trigger);
     const usual = there.reduce((sum, n) => sum + CALLED_SHARE[strengths[n]!], 0);
-    const many = Math.min(there.length, Math.max(1, Math.round(counted ?? usual)));
-    for (const n of evenly(there, there.length === 0 ? 0 : many)) {
+    const least = told.some((day) => day[trigger] !== undefined) ? 0 : 1;
+    const many = Math.max(least, Math.round(counted === undefined ? usual : counted - had));
+    for (const n of evenly(there, Math.min(there.length, many))) {
       weather[n]!.set(trigger, strengths[n] === "strong" ? "strong" : "some");
       if (many < there.length || counted === undefined) guessed[n]!.add(trigger);
     }

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { TODAY } from "../../../tests/judged";
 import { marked, openBook, type Book } from "../ledger/book";
-import { outingOf } from "../ledger/outing";
+import { countedOn, outingOf, withToldDay } from "../ledger/outing";
 import { Trip } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { isOffered, RANK } from "../trade/jobs";
@@ -243,6 +243,42 @@ describe("the days of a walk", () => {
       ),
     ).toBe(true);
     expect(on(day({}), "rain")).toEqual([]);
+  });
+
+  test("told of single days, it stands there and is no guess; the rest is spread over the others", () => {
+    const told = [
+      { on: "2025-06-02", weather: { rain: "strong", freezing: "some" } },
+      { on: "2025-06-03", weather: { rain: "none" } },
+    ];
+    const days = day({ conditions: { rain: "some" }, counted: { rain: 3 }, daily: told });
+    expect(on(days, "rain")).toHaveLength(3);
+    expect(on(days, "rain")).toContain(2);
+    expect(on(days, "rain")).not.toContain(3);
+    expect(days[1]!.weather.get("rain")).toBe("strong");
+    expect(days[1]!.guessed.size).toBe(0);
+    expect(on(days, "freezing")).toEqual([2]);
+    // Where each day was told, they are counted: nothing is left to guess.
+    const each = Array.from({ length: 10 }, (_, n) => ({
+      on: `2025-06-${String(n + 1).padStart(2, "0")}`,
+      weather: { rain: n < 4 ? "some" : "none" },
+    }));
+    const whole = Trip.parse({
+      id: "t",
+      name: "T",
+      starts: "2025-06-01",
+      ends: "2025-06-10",
+      legs: [],
+      conditions: { rain: "strong" },
+      daily: each,
+    });
+    expect(countedOn(whole, "rain")).toBe(4);
+    expect(countedOn({ ...whole, daily: whole.daily.slice(1) }, "rain")).toBeUndefined();
+    expect(on(daysOf(outingOf(whole)), "rain")).toEqual([1, 2, 3, 4]);
+    // Taken back, nobody told of it; the day goes with its last word.
+    expect(withToldDay(whole.daily.slice(0, 1), "2025-06-01", "rain", null)).toEqual([]);
+    expect(withToldDay([], "2025-06-01", "rain", "some")).toEqual([
+      { on: "2025-06-01", weather: { rain: "some" } },
+    ]);
   });
 
   test("of one leg only on its days; the way adds up; nights as they were told", () => {

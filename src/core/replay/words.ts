@@ -84,27 +84,33 @@ function rest(all: readonly string[]): string {
   return `${all.slice(0, NAMED).join("; ")}${more > 0 ? `; and ${count(more, "more", "more")}` : ""}`;
 }
 
-/** A day in words: way, weather, night; what is a guess apart. */
-export function sayOfDay({ n, on, metres, weather, guessed, night }: Day, units: Units): string {
-  const words = [...weather].map(
-    ([trigger, strength]) =>
-      [
-        `${strength === "strong" ? "much " : ""}${TRIGGER_RULES[trigger].words}`,
-        guessed.has(trigger),
-      ] as const,
-  );
+/** Its way and its night, the low as a guess where it is one: "13 km, perhaps down to 4 °C". */
+export function sayWayAndNight({ metres, night }: Day, units: Units): string {
   const low = night?.low ?? null;
-  const lows = low === null ? [] : [[`down to ${sayTemperature(low, units)}`, night!.isGuess] as const];
-  const all = [...words, ...lows];
-  const told = all.flatMap(([each, isGuess]) => (isGuess ? [] : [each]));
-  const guess = all.flatMap(([each, isGuess]) => (isGuess ? [each] : []));
-  const sure = [
-    `Day ${n}, ${sayDay(on)}`,
+  return [
     sayDistance(metres, units),
-    ...told,
+    ...(low === null ? [] : [`${night!.isGuess ? "perhaps " : ""}down to ${sayTemperature(low, units)}`]),
     ...(night?.roof ? ["under a roof"] : []),
-  ];
-  return `${sure.join(", ")}${guess.length > 0 ? `; perhaps ${guess.join(", ")}` : ""}`;
+  ].join(", ");
+}
+
+export const sayWhichDay = ({ n, on }: Day) => `Day ${n}, ${sayDay(on)}`;
+
+/** A day in words: way, night and weather; what is a guess apart. */
+export function sayOfDay(day: Day, units: Units): string {
+  const words = (isGuess: boolean) =>
+    [...day.weather].flatMap(([trigger, strength]) =>
+      day.guessed.has(trigger) === isGuess
+        ? [`${strength === "strong" ? "much " : ""}${TRIGGER_RULES[trigger].words}`]
+        : [],
+    );
+  const [told, guess] = [words(false), words(true)];
+  return [
+    sayWhichDay(day),
+    sayWayAndNight(day, units),
+    ...told,
+    ...(guess.length > 0 ? [`perhaps ${guess.join(", ")}`] : []),
+  ].join(", ");
 }
 
 /** What leaving one thing at home would have come to, all else as it goes along; null before the first walk. */

@@ -4,11 +4,11 @@ import { columnsOf } from "../columns";
 import type { Db } from "../db";
 
 // A line may come in from the way while a form that was read before it is saved: no form puts lines back to
-// what they were. What was advised is kept by itself, as it is said.
+// what they were. What was advised is kept by itself, as it is said, and so are single days.
 const COLUMNS = columnsOf(TripHead.shape, {
   key: ["id"],
   dates: ["starts", "ends"],
-  once: ["lines", "advised"],
+  once: ["lines", "advised", "daily"],
   without: ["legs"],
 });
 const LEG = columnsOf(Leg.shape, { key: ["id"], dates: ["starts", "ends"] });
@@ -55,6 +55,11 @@ export async function saveTrips(db: Db, trips: readonly TripHead[]): Promise<voi
 /** Keeps what was advised as the list of a trip was made. */
 export async function keepAdvised(db: Db, trip: TripId, advised: TripHead["advised"]): Promise<void> {
   await db.query("update trip set advised = $2::jsonb where id = $1", [trip, JSON.stringify(advised)]);
+}
+
+/** Keeps the weather of single days of a trip. */
+export async function keepDaily(db: Db, trip: TripId, daily: TripHead["daily"]): Promise<void> {
+  await db.query("update trip set daily = $2::jsonb where id = $1", [trip, JSON.stringify(daily)]);
 }
 
 export async function removeTrip(db: Db, id: TripId): Promise<void> {

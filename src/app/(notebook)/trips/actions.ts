@@ -5,19 +5,24 @@ import { Text } from "@/core/units/text";
 import { tripProblems } from "@/core/ledger/check/check";
 import { againstTrip, packedOn } from "@/core/ledger/check/trip-change";
 import { walked } from "@/core/ledger/intended";
+import { withToldDay } from "@/core/ledger/outing";
 import { carriedOnStretches, stretchesOf, type Stretch } from "@/core/ledger/stretches";
 import {
   BagWeighing,
   Carry,
+  Day,
   ItemId,
   MOST_LEGS,
   type LegId,
   type Mark,
   Shared,
+  Strength,
   Track,
+  Trigger,
   Trip,
   TripHead,
   TripId,
+  type ToldDay,
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
@@ -27,7 +32,7 @@ import { refuseAfterExit } from "@/data/records/exits";
 import { isRefused, Refused } from "@/data/refused";
 import { allItems, findItem } from "@/data/records/items";
 import { saveTracks } from "@/data/records/tracks";
-import { allTrips, findTrip, keepAdvised, removeTrip, saveTrips } from "@/data/records/trips";
+import { allTrips, findTrip, keepAdvised, keepDaily, removeTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { advisedFor } from "@/app/plans";
 import { today } from "@/app/reading";
@@ -178,6 +183,30 @@ export async function setStretches(
     if (stretches.length === 0) await removeCarries(tx, known.id, [thing.id]);
     await saveCarries(tx, known.id, next.carries);
     return { ok: true, value: before ? stretchesOf(known.legs, before.legs) : [] };
+  });
+}
+
+const OnDay = z.object({ on: Day, trigger: Trigger, strength: Strength.nullable() });
+
+/** Says how strong a weather was on one day of a trip (null: nobody can say); answers the days as they were told before. */
+export async function setDay(id: TripId, raw: z.input<typeof OnDay>): Promise<Answer<readonly ToldDay[]>> {
+  return acting(async (tx) => {
+    const { on, trigger, strength } = OnDay.parse(raw);
+    const trip = await findTrip(tx, TripId.parse(id));
+    if (!trip) return noTrip;
+    if (on < trip.starts || on > trip.ends) return refuse({ "": "That day is not one of the trip’s." });
+    await keepDaily(tx, trip.id, withToldDay(trip.daily, on, trigger, strength));
+    return { ok: true, value: trip.daily };
+  });
+}
+
+/** Puts the told days of a trip back to what they were. */
+export async function setDays(id: TripId, raw: readonly ToldDay[]): Promise<Answer> {
+  return acting(async (tx) => {
+    const trip = await findTrip(tx, TripId.parse(id));
+    if (!trip) return noTrip;
+    await keepDaily(tx, trip.id, TripHead.shape.daily.parse(raw));
+    return { ok: true, value: undefined };
   });
 }
 

@@ -63,13 +63,13 @@ export default async function TripPage({ params }: Asked) {
             units={units}
           />
           <WhatItWasLike trip={trip} book={book} />
-          {!trip.planned && <DayByDay trip={trip} units={units} />}
           <LookedBack trip={trip} book={book} />
           <CameOfIt along={along} />
           <WhatWasSaid trip={trip} book={book} />
         </section>
         <WentAlong trip={trip} along={along} units={units} />
       </div>
+      {!trip.planned && <DayByDay trip={trip} units={units} />}
     </>
   );
 }

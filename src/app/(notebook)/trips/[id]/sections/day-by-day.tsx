@@ -1,27 +1,43 @@
 import { outingOf } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
-import { daysOf } from "@/core/replay/days";
-import { sayOfDay } from "@/core/replay/words";
+import { daysOf, type Day } from "@/core/replay/days";
+import { sayWayAndNight, sayWhichDay } from "@/core/replay/words";
 import type { Units } from "@/core/units/speak";
+import { DayGrid } from "./day-grid";
+import { DAY_WEATHERS } from "./day-weathers";
 
-/** What each day asked: its way, its weather and its night, as told or guessed. */
+/** What each day asked: its way, its weather and its night, as told or guessed, and told by a tap. */
 export function DayByDay({ trip, units }: { trip: Trip; units: Units }) {
   const days = daysOf(outingOf(trip));
   return (
-    <>
-      <h2 className="mb-1 mt-5 text-lg">Day by day</h2>
-      <ol className="max-h-80 overflow-y-auto" tabIndex={0} aria-label="Day by day">
-        {days.map((day) => (
-          <li
-            key={day.n}
-            id={`day-${day.n}`}
-            className="border-b border-rule py-0.5 target:bg-leaf-soft target:font-semibold"
-          >
-            {sayOfDay(day, units)}
-          </li>
-        ))}
-      </ol>
-      <p className="hint">Perhaps: told of the whole walk, and of no day.</p>
-    </>
+    <section aria-labelledby="days-title" className="mt-8">
+      <h2 id="days-title" className="mb-1 border-b-2 border-ink pb-1 text-lg">
+        Day by day
+      </h2>
+      <p className="hint mb-2">
+        A tap says how much of it there was: some, much, none, nobody knows. Pale is a guess, from what was
+        told of the whole walk.
+      </p>
+      <DayGrid
+        trip={trip.id}
+        days={days.map((day) => ({
+          n: day.n,
+          on: day.on,
+          words: sayWhichDay(day),
+          more: sayWayAndNight(day, units),
+          weather: DAY_WEATHERS.map(([trigger]) => strengthOf(day, trigger, trip)),
+        }))}
+      />
+    </section>
   );
+}
+
+/** How strong it was, and whether somebody said so of that day. */
+function strengthOf({ on, weather, guessed }: Day, trigger: (typeof DAY_WEATHERS)[number][0], trip: Trip) {
+  const told = trip.daily.find((day) => day.on === on)?.weather[trigger];
+  return {
+    strength: told ?? weather.get(trigger) ?? "none",
+    isTold: told !== undefined || (weather.has(trigger) && !guessed.has(trigger)),
+    byHand: told !== undefined,
+  };
 }
