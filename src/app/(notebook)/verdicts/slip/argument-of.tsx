@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { Collapsible } from "radix-ui";
-import { useState, type ReactNode } from "react";
+import { Fragment, useState, type ReactNode } from "react";
 import type { Argument } from "@/core/say/verdicts/argument";
 import type { RuledOn } from "@/core/model";
 import { LifeChart } from "./life-chart";
@@ -73,6 +73,15 @@ function ArgumentText({
   life,
   overDays,
 }: ToldArgument) {
+  const rows: readonly (readonly [string, ReactNode])[] = [
+    ["Wanted", wanted],
+    ["Worn", worn.length > 0 && worn.map((line) => <p key={line}>{line}</p>)],
+    ["Worth", worth],
+    ["School", school],
+    ["You", taste],
+    ["Over your days", overDays],
+  ];
+  const told = rows.filter(([, words]) => Boolean(words));
   return (
     <>
       <dl className="grid gap-x-5 gap-y-1.5 text-[0.95rem] sm:grid-cols-[9rem_1fr]">
@@ -103,46 +112,12 @@ function ArgumentText({
             ))}
           </ul>
         </dd>
-        {wanted && (
-          <>
-            <dt className="text-muted">Wanted</dt>
-            <dd>{wanted}</dd>
-          </>
-        )}
-        {worn.length > 0 && (
-          <>
-            <dt className="text-muted">Worn</dt>
-            <dd>
-              {worn.map((line) => (
-                <p key={line}>{line}</p>
-              ))}
-            </dd>
-          </>
-        )}
-        {worth && (
-          <>
-            <dt className="text-muted">Worth</dt>
-            <dd>{worth}</dd>
-          </>
-        )}
-        {school && (
-          <>
-            <dt className="text-muted">School</dt>
-            <dd>{school}</dd>
-          </>
-        )}
-        {taste && (
-          <>
-            <dt className="text-muted">You</dt>
-            <dd>{taste}</dd>
-          </>
-        )}
-        {overDays && (
-          <>
-            <dt className="text-muted">Over your days</dt>
-            <dd>{overDays}</dd>
-          </>
-        )}
+        {told.map(([name, words]) => (
+          <Fragment key={name}>
+            <dt className="text-muted">{name}</dt>
+            <dd>{words}</dd>
+          </Fragment>
+        ))}
         <dt className="text-muted">What would change it</dt>
         <dd className="font-semibold">{flip}</dd>
       </dl>
