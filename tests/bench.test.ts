@@ -23,11 +23,14 @@ test("a job is done where it is read, with its reading and cost, and taken back;
     await job("Second filter").getByText("Soak it for half an hour.").waitFor();
     await job("Second filter").getByLabel("Litres a minute through it").fill("fast");
     await job("Second filter").getByRole("button", { name: /^Done/ }).click();
+    await job("Second filter").getByRole("group", { name: "Is it right again?" }).waitFor();
+    const right = job("Second filter").getByRole("button", { name: /^Yes/ });
+    await right.click();
     await page.getByText("Write the reading as a number.").waitFor();
     expect(await job("Second filter").getByLabel("Litres a minute through it").inputValue()).toBe("fast");
     await job("Second filter").getByLabel("Litres a minute through it").fill("1.4");
     await job("Second filter").getByLabel("Cost").fill("3,50");
-    await job("Second filter").getByRole("button", { name: /^Done/ }).click();
+    await right.click();
     await page.getByText("Second filter: service logged").waitFor();
     expect((await entries("second-filter")).at(-1)).toMatchObject({
       what: "service",
@@ -37,6 +40,20 @@ test("a job is done where it is read, with its reading and cost, and taken back;
     await page
       .locator("[data-sonner-toast]")
       .filter({ hasText: "Second filter" })
+      .getByRole("button", { name: "Undo" })
+      .click();
+    await expect.poll(async () => (await entries("second-filter")).length).toBe(before);
+
+    // Flushed, and not right: that is logged, and clears no warning.
+    await job("Second filter").getByRole("button", { name: /^Done/ }).click();
+    await job("Second filter").getByRole("button", { name: /^No/ }).click();
+    await expect
+      .poll(async () => (await entries("second-filter")).at(-1))
+      .toMatchObject({ what: "check", condition: 2 });
+    await job("Second filter").waitFor();
+    await page
+      .locator("[data-sonner-toast]")
+      .filter({ hasText: "check logged" })
       .getByRole("button", { name: "Undo" })
       .click();
     await expect.poll(async () => (await entries("second-filter")).length).toBe(before);

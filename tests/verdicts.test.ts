@@ -83,7 +83,7 @@ test("the owner's own numbers: kept, shown with the default, refused where they 
   const median = page.getByLabel("Half last, km");
   await median.fill("2000");
   await median.press("Enter");
-  await page.getByText(/yours; the default is 724/).waitFor();
+  await page.getByText(/yours; the default is about 720/).waitFor();
   await expect
     .poll(async () => (await exported(app)).settings.kinds)
     .toEqual({ "trail shoes": { median: 2_000_000 } });

@@ -30,8 +30,12 @@ export function doingOf(log: Log, { item, book }: Case, finding: Finding): Doing
   return verb === "replace" ? { leaves: "worn out" } : null;
 }
 
-/** How a verdict is done with: something is logged, or the thing graded. */
-export type DoneBy = "log" | "grade";
+/** How a verdict is done with: something is logged, or that and what came of it, or the thing graded. */
+export type DoneBy = "log" | "outcome" | "grade";
+
+/** Tried or flushed is not yet sound: these are done with only once it is said what came of it. */
+const asksOutcome = ({ verb, reason }: Pick<Finding, "verb" | "reason">) =>
+  verb === "prove" || reason === "comes back by service";
 
 /** What is done by logging nothing: it is put on the shelf, or a question answered. */
 const UNLOGGED: ReadonlySet<Reason> = new Set<Reason>(["buy again", "frost nobody noted"]);
@@ -39,7 +43,8 @@ const UNLOGGED: ReadonlySet<Reason> = new Set<Reason>(["buy again", "frost nobod
 /** How a verdict is done with in one press; null where only leaving it out, or another line on the shelf, does it. */
 export function doneBy({ verb, reason, done }: Pick<Finding, "verb" | "reason" | "done">): DoneBy | null {
   if (reason === "look it over") return "grade";
-  return !done && !UNLOGGED.has(reason) && VERBS[verb].remedies.length > 0 ? "log" : null;
+  if (done || UNLOGGED.has(reason) || VERBS[verb].remedies.length === 0) return null;
+  return asksOutcome({ verb, reason }) ? "outcome" : "log";
 }
 
 /** It is settled by another of it on the shelf. */

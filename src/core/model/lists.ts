@@ -237,3 +237,6 @@ export const MOST_PARTS = 20;
 /** No night out is warmer than this at its coldest, °C. Common practice, no source. */
 export const WARMEST_LOW = 35;
 export const AIR = { coldest: -60, hottest: 50, why: "Between −60 and 50 °C (−76 and 122 °F)." } as const;
+
+/** The grade of a thing that was seen to and is not right, 0 to 5. */
+export const NOT_RIGHT = 2;

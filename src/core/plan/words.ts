@@ -1,5 +1,6 @@
 import { lastOf, nth } from "../sums/there";
 import { WORTH_NAMING, type PlanLine, type Short, type WearingOut } from "./plan";
+import type { Fails, IfItFails, WayOut } from "./fails";
 import type { OnSomeLegs } from "./stages";
 import type { Gap } from "../advice/trust";
 import {
@@ -8,6 +9,7 @@ import {
   inWords,
   listWords,
   percent,
+  sayDay,
   sayDistance,
   sayMass,
   type Units,
@@ -126,3 +128,38 @@ export function sayOnSomeLegs(
   );
 }
 const isWord = (word: string | false): word is string => word !== false;
+
+/** How many are named of what goes with it, and of what stands in. */
+const NAMED = 2;
+const named = (things: readonly { readonly name: string }[]) =>
+  listWords(
+    things.length > NAMED
+      ? [...things.slice(0, NAMED).map(({ name }) => name), count(things.length - NAMED, "more", "more")]
+      : things.map(({ name }) => name),
+    "and",
+  );
+
+const sayOut = ({ name, is }: WayOut) => (is === "end" ? "the end" : `the ${is} at the end of ${name}`);
+
+/** "Two-pole tent: with it Quilt. Nothing stands in. To the shop at the end of Vask it is up to 32 km." */
+export function sayIfItFails(
+  { line: { item }, chance, takes, standsIn, at, out, orderBy }: IfItFails,
+  units: Units,
+): string {
+  const odds = chance !== null && chance >= WORTH_NAMING ? ` (${percent(chance)} to give out)` : "";
+  const where =
+    at === null
+      ? `Out at ${sayOut(out)}, ${sayDistance(out.at, units)} in.`
+      : `Most likely after ${sayDistance(at, units)}: ${sayDistance(out.at - at, units)} before ${sayOut(out)}.`;
+  return [
+    `${item.name}${odds}: ${takes.length > 0 ? `${named(takes)} ${takes.length === 1 ? "goes" : "go"} with it. ` : ""}${standsIn.length > 0 ? `${named(standsIn)} would stand in.` : "Nothing along stands in."}`,
+    where,
+    ...(orderBy ? [`Another has to be ordered by ${sayDay(orderBy)}.`] : []),
+  ].join(" ");
+}
+
+/** The longest stretch without a way out. */
+export const sayLongest = ({ longest }: Fails, units: Units) =>
+  longest
+    ? `The longest stretch without a shop or a town: ${sayDistance(longest.metres, units)}, up to ${sayOut(longest.to)}.`
+    : null;

@@ -25,6 +25,8 @@ interface JobRule {
   readonly doneBy?: Offer;
   /** What is said where nothing does it. */
   readonly lacking?: string;
+  /** What suffers with it where nothing does it any more on the way: a wet tent wets the bed. */
+  readonly takes?: readonly Job[];
 }
 
 /**
@@ -38,9 +40,10 @@ export const JOB_RULES: Readonly<Partial<Record<Job, JobRule>>> = {
     provedBy: ["rain", "wind"],
     doneBy: "beds",
     lacking: "Shelter",
+    takes: ["sleep warm"],
   },
   "sleep warm": { essential: true, bySeason: true, doneBy: "beds" },
-  pad: { single: true, bySeason: true },
+  pad: { single: true, bySeason: true, takes: ["sleep warm"] },
   pillow: { single: true },
   "stay warm": { essential: true, doubled: true, bySeason: true, lacking: "A warm layer" },
   "stay dry": {
@@ -49,8 +52,9 @@ export const JOB_RULES: Readonly<Partial<Record<Job, JobRule>>> = {
     single: true,
     provedBy: ["rain"],
     lacking: "Rain protection",
+    takes: ["stay warm"],
   },
-  "keep kit dry": { single: true },
+  "keep kit dry": { single: true, takes: ["sleep warm", "stay warm"] },
   "hands warm": { single: true },
   "head warm": { single: true },
   walk: { bySeason: true },

@@ -15,7 +15,9 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo } from "@/ui/notice/undo";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";
-import { undone } from "../verdicts/actions";
+import { DoneButton } from "@/ui/done-button";
+import { NOT_RIGHT } from "@/core/model/lists";
+import { done as followed, undone } from "../verdicts/actions";
 import { Clock } from "./clock";
 import { doJob } from "./actions";
 
@@ -33,6 +35,8 @@ export interface JobData {
   readonly materials: readonly string[];
   readonly minutes: number;
   readonly measures: NonNullable<JobSteps["measures"]> | null;
+  /** What is asked before it is done with; null: nothing. */
+  readonly outcome: string | null;
   readonly caution: string | null;
 }
 
@@ -44,17 +48,12 @@ function useJob(job: JobData, onWrong: () => void) {
   const router = useRouter();
   const [busy, start] = useTransition();
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const done = ({ cost, reading, note }: Typed) =>
+  const about = { item: job.item, verb: job.verb, ground: job.ground };
+  const run = (work: () => ReturnType<typeof doJob>) =>
     start(async () => {
-      const measured = job.measures && reading.trim() ? job.measures.what : null;
-      const answer = await doJob(
-        { item: job.item, verb: job.verb, ground: job.ground },
-        {
-          cost: parseNumber(cost),
-          reading: measured ? { what: measured, value: parseNumber(reading) ?? Number.NaN } : null,
-          note,
-        },
-      ).catch(() => refuse({ "": "Not saved: the server can’t be reached. What you typed is still here." }));
+      const answer = await work().catch(() =>
+        refuse({ "": "Not saved: the server can’t be reached. What you typed is still here." }),
+      );
       setWrong(answer.ok ? {} : answer.fields);
       if (!answer.ok) return answer.fields[""] ? undefined : onWrong();
       tellOtherTabs();
@@ -65,14 +64,24 @@ function useJob(job: JobData, onWrong: () => void) {
         () => router.refresh(),
       );
     });
-  return { busy, wrong, done };
+  const done = ({ cost, reading, note }: Typed) => {
+    const measured = job.measures && reading.trim() ? job.measures.what : null;
+    run(() =>
+      doJob(about, {
+        cost: parseNumber(cost),
+        reading: measured ? { what: measured, value: parseNumber(reading) ?? Number.NaN } : null,
+        note,
+      }),
+    );
+  };
+  return { busy, wrong, done, notRight: () => run(() => followed(about, NOT_RIGHT)) };
 }
 
 /** One job: what and why, its steps on request, and done where it is read. */
 export function JobCard({ job }: { job: JobData }) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState(BLANK);
-  const { busy, wrong, done } = useJob(job, () => setOpen(true));
+  const { busy, wrong, done, notRight } = useJob(job, () => setOpen(true));
   const which = (
     <span className="sr-only">
       : {job.verb} {job.name}
@@ -91,14 +100,14 @@ export function JobCard({ job }: { job: JobData }) {
             {job.name}
           </Link>
           {job.agreed && <span className="text-sm text-leaf">agreed</span>}
-          <button
-            type="button"
-            className="btn btn-small no-print"
-            disabled={busy}
-            onClick={() => done(typed)}
-          >
-            Done{which}
-          </button>
+          <DoneButton
+            asks={job.outcome}
+            which={`${job.verb} ${job.name}`}
+            look="no-print"
+            busy={busy}
+            onDone={() => done(typed)}
+            onNot={notRight}
+          />
         </div>
         <p className="mt-0.5 text-sm">{job.says}</p>
         {job.claim && (

@@ -1,3 +1,5 @@
+import { doneBy } from "@/core/advice/doing";
+import { askOutcome } from "@/core/say/verdicts/questions";
 import { byMaterial, type Bench, type BenchJob } from "@/core/jobs/bench";
 import { CAUTIONS } from "@/core/say/cautions";
 import { says } from "@/core/say/verdicts/says";
@@ -71,5 +73,6 @@ const dataOf = ({ item, advice, verdict, verb, agreed, claim, steps }: BenchJob)
   materials: steps.materials,
   minutes: steps.minutes,
   measures: steps.measures ?? null,
+  outcome: doneBy(verdict) === "outcome" ? askOutcome(verb) : null,
   caution: verdict.caution ? CAUTIONS[verdict.caution] : null,
 });

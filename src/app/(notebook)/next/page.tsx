@@ -17,6 +17,7 @@ import { BestList } from "./best/best-list";
 import { boardLines } from "./board/board-lines";
 import { PlanBoard } from "./board/plan-board";
 import { First } from "./sections/first";
+import { IfItFails } from "./sections/if-it-fails";
 import { NeverWithout } from "./sections/never-without";
 import { HowMuch } from "./sections/how-much";
 import { Missing } from "./sections/missing";
@@ -84,6 +85,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
       )}
       <div className="mt-8 grid gap-8 lg:grid-cols-2">
         <WearingOut plan={plan} units={units} />
+        {trip && <IfItFails plan={plan} trip={trip} units={units} />}
         {trip && <OnSomeLegs trip={trip} plan={plan} some={some} stages={stages} units={units} />}
         <HowMuch plan={plan} trip={trip} units={units} />
         {trip && (

@@ -1,5 +1,6 @@
 import type { Question } from "../../ask/questions";
 import type { Book } from "../../ledger/book";
+import type { Verb } from "../../model";
 import type { FullItem } from "../../trade/full-item";
 import { capital } from "../../units/speak";
 import { symptomWords, theThing } from "../words";
@@ -37,3 +38,6 @@ export function sayQuestion({ asked, about, trip }: Question, item: FullItem, { 
       return `${capital(it)}: ${symptomWords(about ? [about] : [])}? Your note sounds like it.`;
   }
 }
+
+/** What is asked as a verdict is done with whose outcome matters. */
+export const askOutcome = (verb: Verb) => (verb === "prove" ? "Did it hold?" : "Is it right again?");

@@ -38,7 +38,7 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
         label={label}
         inputMode="decimal"
         value={typed}
-        placeholder={fallback === null ? "none" : String(round(fallback))}
+        placeholder={fallback === null ? "none" : inRound(fallback)}
         error={wrong ?? error}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={(event) => keep(event.target.value)}
@@ -48,8 +48,8 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
         hint={
           <>
             {own === undefined
-              ? `default ${fallback === null ? "none" : round(fallback)}`
-              : `yours; the default is ${fallback === null ? "none" : round(fallback)}`}{" "}
+              ? `default ${fallback === null ? "none" : inRound(fallback)}`
+              : `yours; the default is ${fallback === null ? "none" : inRound(fallback)}`}{" "}
             {source}
           </>
         }
@@ -64,3 +64,10 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
 }
 
 const round = (value: number) => Math.round(value * 100) / 100;
+
+/** A rule of thumb as one says it, whatever unit it was made in: 450 miles are about 720 km. */
+function inRound(value: number): string {
+  const step = value >= 1000 ? 50 : value >= 100 ? 10 : 0.01;
+  const said = Math.round(value / step) * step;
+  return Math.abs(said - value) < 0.01 ? String(round(said)) : `about ${round(said)}`;
+}

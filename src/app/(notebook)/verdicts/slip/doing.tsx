@@ -1,3 +1,5 @@
+import { NOT_RIGHT } from "@/core/model/lists";
+import { DoneButton } from "@/ui/done-button";
 import type { SlipData } from "./slip-data";
 
 interface DoingProps {
@@ -8,18 +10,15 @@ interface DoingProps {
 }
 
 /** What a slip asks, done where it is read: by one press, or by how the thing looks. */
-export function Doing({ slip: { doing, name }, busy, onFollow }: DoingProps) {
-  if (doing === "log")
+export function Doing({ slip: { doing, outcome, name }, busy, onFollow }: DoingProps) {
+  if (doing === "log" || doing === "outcome")
     return (
-      <button
-        type="button"
-        data-act="done"
-        className="btn btn-small"
-        disabled={busy}
-        onClick={() => onFollow(null)}
-      >
-        Done
-      </button>
+      <DoneButton
+        asks={outcome}
+        busy={busy}
+        onDone={() => onFollow(null)}
+        onNot={() => onFollow(NOT_RIGHT)}
+      />
     );
   if (doing === "grade")
     return (

@@ -3,6 +3,7 @@ import type { Book } from "@/core/ledger/book";
 import type { ItemId, RuledOn, Ruling, Sureness, Urgency, Verb } from "@/core/model";
 import type { Addition } from "@/core/advice/add";
 import { isPutAside, type Advice, type Verdict } from "@/core/advice/advise";
+import { askOutcome } from "@/core/say/verdicts/questions";
 import { boughtAgain, doneBy, type DoneBy } from "@/core/advice/doing";
 import { stays } from "@/core/trade/verbs";
 import { CAUTIONS } from "@/core/say/cautions";
@@ -36,6 +37,8 @@ export interface SlipData {
   } | null;
   /** How it is done: by one press, by grading it, or only by leaving it out next time. */
   readonly doing: DoneBy | null;
+  /** What is asked before it is done with; null: nothing. */
+  readonly outcome: string | null;
   /** The line to put on the shelf, where one is lacking. */
   readonly line: string | null;
   /** Overruled, or put off. */
@@ -77,6 +80,7 @@ export function slipOf({
     ].filter(Boolean),
     dissent: call && `Your call after ${trip?.name} was “${call.call}”. You decide.`,
     doing: doneBy(verdict),
+    outcome: doneBy(verdict) === "outcome" ? askOutcome(verdict.verb) : null,
     line: boughtAgain(verdict) ? item.name : null,
   };
 }
@@ -94,6 +98,7 @@ export function additionSlipOf(addition: Addition, book: Book): SlipData {
     stakes: [],
     dissent: null,
     doing: null,
+    outcome: null,
     line: !owned && !job && ruling === null ? what : null,
   };
 }

@@ -1,0 +1,24 @@
+import type { Trip } from "@/core/model";
+import { failsOn } from "@/core/plan/fails";
+import type { Plan } from "@/core/plan/plan";
+import { sayIfItFails, sayLongest } from "@/core/plan/words";
+import type { Units } from "@/core/units/speak";
+import { Section } from "@/ui/page/section";
+
+/** What the walk hangs on, the worst first: what fails with it, what stands in, and where one gets out. */
+export function IfItFails({ plan, trip, units }: { plan: Plan; trip: Trip; units: Units }) {
+  const fails = failsOn(plan, trip);
+  if (fails.things.length === 0) return null;
+  return (
+    <Section title="If it fails on the way">
+      <p className="hint">{sayLongest(fails, units)}</p>
+      <ul>
+        {fails.things.map((each) => (
+          <li key={each.line.item.id} className="border-b border-rule py-1">
+            {sayIfItFails(each, units)}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
