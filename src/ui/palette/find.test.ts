@@ -90,6 +90,10 @@ const QUESTIONS: readonly (readonly [question: string, href: string])[] = [
   ["which trip had most dead weight", "/trips/loads"],
   ["base weight", "/trips/loads"],
   ["big three", "/trips/loads"],
+  ["would I have missed the fleece", "/next/replay"],
+  ["replay", "/next/replay"],
+  ["a lighter list over my days", "/next/replay"],
+  ["what have you learned about me", "/settings#learned"],
   ["wash the down jacket", "/item/down-jacket#between-trips"],
 ];
 

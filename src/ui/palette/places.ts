@@ -49,6 +49,17 @@ const BENEATH: readonly Goal[] = [
     href: "/trips/compare",
     words: "compare difference lists lighter heavier changed",
   },
+  {
+    name: "Your days: any list over them",
+    href: "/next/replay",
+    words:
+      "replay without would have been missed past days what if I left it lighter list cold nights rain summer winter",
+  },
+  {
+    name: "What your log tells of you",
+    href: "/settings#learned",
+    words: "taste learned forget habits insist lives with about me",
+  },
   { name: "Ready", href: "/ready", words: "check looked over before leaving departure sound grade" },
   {
     name: "Money",

@@ -2,6 +2,7 @@ import Link from "next/link";
 import type { Bench } from "@/core/jobs/bench";
 import type { Book } from "@/core/ledger/book";
 import { daysAfter } from "@/core/sums/days";
+import { RANK } from "@/core/trade/jobs";
 import { sayMoney } from "@/core/say/money";
 import { sayDay, sayMass, type Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";
@@ -31,7 +32,9 @@ export function ToBuy({ buy, book }: { buy: readonly Buy[]; book: Book }) {
           {
             head: "comes",
             look: "text-right",
-            cell: ({ wish }) => <Comes days={wish?.delivery ?? null} book={book} />,
+            cell: ({ wish, present }) => (
+              <Comes days={wish?.delivery ?? null} present={present} book={book} />
+            ),
           },
         ]}
       />
@@ -69,17 +72,32 @@ function Price({ row: { price, currency, wish, present }, usual }: { row: Buy; u
   );
 }
 
-/** When it comes, if it is ordered today, and whether that is before the trip that is planned. */
-function Comes({ days, book: { today, next } }: { days: number | null; book: Book }) {
+interface ComesProps {
+  readonly days: number | null;
+  readonly present: Buy["present"];
+  readonly book: Book;
+}
+
+/** When it comes, if it is ordered today; where that is too late for the trip that is planned, what to do instead. */
+function Comes({ days, present, book: { today, next } }: ComesProps) {
   if (days === null) return <span className="text-muted">–</span>;
   const day = daysAfter(today, days);
   if (next.starts === null || day < next.starts) return sayDay(day);
   return (
-    <b className="text-sting">
-      {sayDay(day)}: too late for {next.name}
-    </b>
+    <>
+      <b className="text-sting">
+        {sayDay(day)}: too late for {next.name}.
+      </b>{" "}
+      {ifLate(present)}
+    </>
   );
 }
+
+/** What walkers do who can't wait; common practice, no source. */
+const ifLate = (present: Buy["present"]) =>
+  present === null || RANK[present.consequence] >= RANK.danger
+    ? "Borrow or hire one, or find it in a shop."
+    : "Borrow or hire one, or take the old one with care.";
 
 function sayWeights(now: number | undefined, before: number | undefined, units: Units): string {
   const was = before === undefined ? [] : [`was ${sayMass(before, units)}`];
