@@ -334,8 +334,16 @@ describe("services", () => {
       "service: on loan",
     );
     expect(told({ item: { kind: "boots" }, marks: [{}], entries: [done("loan", 0)] })).toMatch(/^keep/);
-    const kit = (left: number) => told({ item: { kind: "repair kit" }, marks: [{ left }] });
-    expect([kit(0.25), kit(0.26)]).toEqual(["service: nearly empty", "keep as cover: cover"]);
+    const left = (kind: string, share: number) => told({ item: { kind }, marks: [{ left: share }] });
+    expect([left("power bank", 0.25), left("power bank", 0.26)]).toEqual([
+      "service: nearly empty",
+      "keep: earns its place",
+    ]);
+    // Cover has its hour when it is needed: it is filled up sooner.
+    expect([left("repair kit", 0.65), left("repair kit", 0.66)]).toEqual([
+      "service: nearly empty",
+      "keep as cover: cover",
+    ]);
   });
 });
 
