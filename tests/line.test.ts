@@ -92,7 +92,7 @@ test("from an empty shelf to a verdict: the whole line, as a new walker does it"
     await page.getByRole("dialog").getByRole("button", { name: "Overrule" }).click();
     await slip.waitFor({ state: "hidden" });
     await page.reload();
-    expect(await page.getByText("Ruled on (1)").count()).toBe(1);
+    await page.getByText("Ruled on (1)").waitFor();
     expect((await exported(app)).rulings).toMatchObject([
       { verb: "drop", decision: "overrule", reason: "my back", again: 2, trips: 3 },
     ]);

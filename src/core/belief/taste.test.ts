@@ -24,6 +24,11 @@ describe("how an owner takes advice", () => {
     expect(linesFor(SCHOOLS.even, { leanings, patience: new Map() })).toEqual(SCHOOLS.even);
   });
 
+  test("one answer is no habit: it moves no line", () => {
+    const leanings = new Map([["leave it" as const, leaningOf("leave it", refusing(1), 1)]]);
+    expect(linesFor(SCHOOLS.even, { leanings, patience: new Map() })).toEqual(SCHOOLS.even);
+  });
+
   // By hand: supposed 0.95 × 0.4⁴ = 0.02432; anyone 0.05 × B(1, 5) = 0.05 / 5 = 0.01; so 0.7086 as supposed;
   // follows 0.7086 × 0.6 + 0.2914 × 1/6 = 0.4737.
   test("four things taken along all the same, worked by hand", () => {

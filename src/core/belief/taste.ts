@@ -280,7 +280,10 @@ const CHANCES_BOUND = 1.5;
 
 /** The school's lines as they are for this owner: who takes along what they were told to leave is asked a little later. */
 export function linesFor(school: School, { leanings }: Taste): School {
-  const { lean } = known(leanings, "leave it");
+  const leaning = known(leanings, "leave it");
+  // One answer is no habit, and a line that hardly moved would turn what lies on it.
+  if (!movesLines(leaning)) return school;
+  const { lean } = leaning;
   return {
     ...school,
     dropLine: school.dropLine * LINE_BOUND ** lean,

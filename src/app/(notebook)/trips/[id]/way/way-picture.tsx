@@ -55,14 +55,7 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
         >
           <LegNames legs={legs} whole={whole} />
           {shown.slice(0, all ? undefined : AT_FIRST).map((row) => (
-            <Row
-              key={`${row.item} ${JSON.stringify(row.stretches)}`}
-              row={row}
-              legs={legs}
-              units={units}
-              live={live}
-              onSave={save}
-            />
+            <Row key={row.item} row={row} legs={legs} units={units} live={live} onSave={save} />
           ))}
         </div>
       )}

@@ -38,6 +38,13 @@ export const Row = memo(function Row({ row, legs, units, live, onSave }: RowProp
   const given = useMemo(() => handlesOf(row.stretches), [row.stretches]);
   const way = useMemo(() => wayOf(legs), [legs]);
   const [handles, setHandles] = useState<readonly number[]>(given);
+  // What another change made of it is shown; a form that is open, and what is typed in it, stays.
+  const kept = JSON.stringify(row.stretches);
+  const [shown, setShown] = useState(kept);
+  if (shown !== kept) {
+    setShown(kept);
+    setHandles(given);
+  }
   const [typing, setTyping] = useState(false);
   const commit = async (moved: readonly number[], byPointer = false) => {
     const stretches = settled(moved, way, byPointer);
