@@ -6,7 +6,10 @@ import { keptWith, type Reading } from "./reading";
 /** The owner's past days, opened once for every list that is walked over them. */
 export const pastOf = keptWith(async ({ book }) => replayer(book));
 
-/** What leaving a thing at home would have come to on them, all else going as it is advised; null where none was walked. */
+/**
+ * What leaving a thing at home would have come to on them, all else going as it is advised; null where none
+ * was walked.
+ */
 export async function leftAtHome({ case: { item } }: Advice, reading: Reading): Promise<string | null> {
   const { replay } = await pastOf(reading);
   const others = reading.kit.things.filter(

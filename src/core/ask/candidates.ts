@@ -198,7 +198,10 @@ const CALLS_OF_HARMED: readonly OwnerCall[] = [...CALLS, "fix", "replace"];
 /** How often an owner agrees with a verdict that is so sure. Our own figures. */
 const AGREES: Readonly<Record<Sureness, number>> = { sure: 0.9, likely: 0.75, perhaps: 0.55, leaning: 0.5 };
 
-/** Would its owner take it again? Nobody asks so of food or gas; asked where a leaning, a complaint or an idle thing leaves it open. */
+/**
+ * Would its owner take it again? Nobody asks so of food or gas; asked where a leaning, a complaint or an
+ * idle thing leaves it open.
+ */
 function again({ case: one, verdicts: [lead] }: Advice): Unasked[] {
   const { mark } = lastMark(one);
   if (
@@ -320,7 +323,10 @@ function seenTo({ case: one, verdicts: [lead] }: Advice): Unasked[] {
 }
 const DUE: ReadonlySet<Reason> = new Set<Reason>(["due by count", "treatment spent", "each season"]);
 
-/** Days out from which rain is counted, and shares of them that rained, by what was said of the rain. Our own figures. */
+/**
+ * Days out from which rain is counted, and shares of them that rained, by what was said of the rain. Our
+ * own figures.
+ */
 const RAIN_FROM = 6;
 const RAINED_ON = { some: [0.1, 0.25, 0.45], strong: [0.3, 0.55, 0.85] } as const;
 const RAIN_LIKELY = [0.35, 0.4, 0.25] as const;

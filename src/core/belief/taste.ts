@@ -55,7 +55,10 @@ const whole = ({ leanings, patience }: Taste) =>
     [...patience.values()],
   ]);
 
-/** How often owners do as they are told, by family: a third change for another sort, half of complaints are lived with. Our own figures. */
+/**
+ * How often owners do as they are told, by family: a third change for another sort, half of complaints are
+ * lived with. Our own figures.
+ */
 export const USUAL: Readonly<Record<AdviceFamily, number>> = {
   "leave it": 0.6,
   "another sort": 0.35,
@@ -70,7 +73,10 @@ const AS_SUPPOSED = 0.95;
 /** A leaning is told to be followed or not as one likes: it counts half. Our own figure. */
 const LEANING_COUNTS = 0.5;
 
-/** From so far off the usual, in logits, the lean is whole: a usual 0.6 is then 0.92, or 0.17. Our own figure. */
+/**
+ * From so far off the usual, in logits, the lean is whole: a usual 0.6 is then 0.92, or 0.17. Our own
+ * figure.
+ */
 const WHOLE = 2;
 
 const logit = (share: number) => Math.log(share / (1 - share));
@@ -133,7 +139,10 @@ const STICKS = 0.2;
 /** What is known of the owner weighs, for one thing, as so many answers about it. Our own figure. */
 const OF_THE_OWNER = 6;
 
-/** Whether an owner has one answer for each thing, by the Bayes factor of a Beta–binomial against one chance for all. */
+/**
+ * Whether an owner has one answer for each thing, by the Bayes factor of a Beta–binomial against one chance
+ * for all.
+ */
 function sticksTo(things: readonly Done[], follows: number): number {
   const [a, b] = [follows * OF_THE_OWNER, (1 - follows) * OF_THE_OWNER];
   const factor = things.reduce(
@@ -161,7 +170,10 @@ export function leaningOn(leaning: Leaning, item: ItemId): Leaning {
 
 /** A thing complained of is let go of after about so many of the trips that it is taken on. Our own figure. */
 export const USUAL_HAZARD = 0.13;
-/** What is supposed of all owners weighs as so many trips; what one does of all complaints, as so many of one sort. */
+/**
+ * What is supposed of all owners weighs as so many trips; what one does of all complaints, as so many of
+ * one sort.
+ */
 const SUPPOSED_TRIPS = 80;
 const POOLED_TRIPS = 40;
 /** Things differ: one that was borne on so many trips is half as likely to go as at first. Our own figure. */
@@ -169,7 +181,10 @@ const HALF_AFTER = 3;
 /** Left behind on so many walks, it was let go of, wherever it is now. Our own figure. */
 const LEFT_BEHIND = 3;
 
-/** A complained-of thing's trips since, and whether it was let go of in the end; else it is still carried: censored. */
+/**
+ * A complained-of thing's trips since, and whether it was let go of in the end; else it is still carried:
+ * censored.
+ */
 interface Borne {
   readonly what: ComplaintWhat;
   readonly trips: number;
@@ -197,14 +212,20 @@ export function patienceOf(all: readonly Borne[]): Map<ComplaintWhat, Patience> 
   );
 }
 
-/** Trips on which it might have been let go of, each for what it counts: those after long patience tell less. */
+/**
+ * Trips on which it might have been let go of, each for what it counts: those after long patience tell
+ * less.
+ */
 const chancesToGo = ({ trips, letGo }: Borne) =>
   Array.from({ length: trips + (letGo ? 1 : 0) }, (_, t) => HALF_AFTER / (HALF_AFTER + t)).reduce(
     (sum, each) => sum + each,
     0,
   );
 
-/** Chance, 0 to 1, that a thing borne on so many trips is let go of after the next: who has lived with it, lives with it. */
+/**
+ * Chance, 0 to 1, that a thing borne on so many trips is let go of after the next: who has lived with it,
+ * lives with it.
+ */
 export const letsGo = ({ hazard }: Pick<Patience, "hazard">, trips: number) =>
   (hazard * HALF_AFTER) / (HALF_AFTER + trips);
 
@@ -274,11 +295,17 @@ export const isQuieter = ({ lean }: Leaning) => lean <= QUIETER;
 const TELLS = 0.15;
 export const movesLines = ({ family, lean }: Leaning) => family === "leave it" && Math.abs(lean) >= TELLS;
 
-/** A leaning moves a school's line by this factor at most, and the chances that it asks for by that. Our own figures. */
+/**
+ * A leaning moves a school's line by this factor at most, and the chances that it asks for by that. Our own
+ * figures.
+ */
 const LINE_BOUND = 1.3;
 const CHANCES_BOUND = 1.5;
 
-/** The school's lines as they are for this owner: who takes along what they were told to leave is asked a little later. */
+/**
+ * The school's lines as they are for this owner: who takes along what they were told to leave is asked a
+ * little later.
+ */
 export function linesFor(school: School, { leanings }: Taste): School {
   const leaning = known(leanings, "leave it");
   // One answer is no habit, and a line that hardly moved would turn what lies on it.

@@ -27,7 +27,10 @@ export interface IfItFails {
   /** Where it would most likely be, and the first way out after that; null where nobody can say where. */
   readonly at: number | null;
   readonly out: WayOut;
-  /** The last day to order another so that it comes in time; null where none is wished for, or nobody told how long that takes. */
+  /**
+   * The last day to order another so that it comes in time; null where none is wished for, or nobody told
+   * how long that takes.
+   */
   readonly orderBy: string | null;
 }
 
@@ -52,12 +55,19 @@ export function waysOut(trip: Pick<Trip, "legs">): WayOut[] {
     const at = nth(ends, n + 1);
     const isLast = n === trip.legs.length - 1;
     const has = (strength: string | undefined) => (strength ?? "none") !== "none";
-    const is = has(offers.shops) ? "shop" : has(conditions.town) ? "town" : isLast ? "end" : null;
+    const [is] = [
+      ...(has(offers.shops) ? (["shop"] as const) : []),
+      ...(has(conditions.town) ? (["town"] as const) : []),
+      ...(isLast ? (["end"] as const) : []),
+    ];
     return is ? [{ name: name || `leg ${n + 1}`, at, is }] : [];
   });
 }
 
-/** What a walk ahead hangs on: of each critical thing that goes, what fails with it, what stands in, and where the way out is. */
+/**
+ * What a walk ahead hangs on: of each critical thing that goes, what fails with it, what stands in, and
+ * where the way out is.
+ */
 export function failsOn(plan: Plan, trip: Trip): Fails {
   const outs = waysOut(trip);
   const along = plan.lines.filter(({ column }) => column === "take" || column === "not ready");

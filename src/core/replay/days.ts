@@ -31,7 +31,10 @@ export interface Day {
   readonly night: DayNight | null;
 }
 
-/** Lows that are guessed, °C, where frost or cold was told and no night was measured. Common practice, no source. */
+/**
+ * Lows that are guessed, °C, where frost or cold was told and no night was measured. Common practice, no
+ * source.
+ */
 const GUESSED_LOW = {
   freezing: { some: -2, strong: -7 },
   cold: { some: 4, strong: 1 },
@@ -122,6 +125,6 @@ function nightOf(told: FeltNight | null, weather: Day["weather"], beds: boolean)
   const slept = told?.slept ?? [];
   if (told?.low != null) return { low: told.low, isGuess: false, roof, slept };
   const [freezing, cold] = [weather.get("freezing"), weather.get("cold")];
-  const low = freezing ? GUESSED_LOW.freezing[freezing] : cold ? GUESSED_LOW.cold[cold] : null;
-  return { low, isGuess: true, roof, slept };
+  const byCold = cold ? GUESSED_LOW.cold[cold] : null;
+  return { low: freezing ? GUESSED_LOW.freezing[freezing] : byCold, isGuess: true, roof, slept };
 }

@@ -166,7 +166,10 @@ function askedOn(book: Book, days: readonly Day[], n: number): AskedWalk {
   };
 }
 
-/** The days on which it was asked for: those with what calls for it, where that is a weather; as many as its owner told. */
+/**
+ * The days on which it was asked for: those with what calls for it, where that is a weather; as many as its
+ * owner told.
+ */
 function daysFor(item: FullItem, { mark, legs }: Marked, days: readonly Day[]): readonly Day[] {
   const along = legs === null ? days : days.filter(({ leg }) => leg !== null && legs.includes(leg.id));
   const always = item.triggers.some(isUnavoidable);

@@ -47,6 +47,8 @@ export function sayCold({ day, low, way }: ColdNight, units: Units): string {
   return `${sayDay(day.on)}, ${low === null ? "" : `${sayTemperature(low, units)} `}${bed}`;
 }
 
+const coldNights = (n: number) => `${inWords(n)} cold ${n === 1 ? "night" : "nights"}`;
+
 /** Named in the sentence; more are counted. */
 const NAMED = 2;
 
@@ -61,9 +63,7 @@ export function sayReplay(replayed: Replayed, units: Units): string {
   const nights =
     cold.length === 0
       ? []
-      : [
-          `${inWords(cold.length)} cold ${cold.length === 1 ? "night" : "nights"} (${rest(cold.map((each) => sayCold(each, units)))})`,
-        ];
+      : [`${coldNights(cold.length)} (${rest(cold.map((each) => sayCold(each, units)))})`];
   const short =
     water.length === 0
       ? []
@@ -123,11 +123,7 @@ export function sayWithout(replayed: Replayed, thing: FullItem): string | null {
       (lack) =>
         `missed on ${count(lack.days.length, "day")}, the last of them ${sayDay(lack.days.at(-1)!.on)}`,
     ),
-    ...(cold.length > 0
-      ? [
-          `${inWords(cold.length)} cold ${cold.length === 1 ? "night" : "nights"}, ${sayDay(cold.at(-1)!.day.on)} the last`,
-        ]
-      : []),
+    ...(cold.length > 0 ? [`${coldNights(cold.length)}, ${sayDay(cold.at(-1)!.day.on)} the last`] : []),
   ];
   return `Left at home over your ${count(days.length, "day")}: ${told.length > 0 ? told.join("; ") : "something else would have done on all of them, or nothing asked for it"}.`;
 }

@@ -67,7 +67,13 @@ const round = (value: number) => Math.round(value * 100) / 100;
 
 /** A rule of thumb as one says it, whatever unit it was made in: 450 miles are about 720 km. */
 function inRound(value: number): string {
-  const step = value >= 1000 ? 50 : value >= 100 ? 10 : 0.01;
+  const step = STEPS.find(([from]) => value >= from)?.[1] ?? 0.01;
   const said = Math.round(value / step) * step;
   return Math.abs(said - value) < 0.01 ? String(round(said)) : `about ${round(said)}`;
 }
+
+/** From so much on, a number is said to the next so many. */
+const STEPS = [
+  [1000, 50],
+  [100, 10],
+] as const;

@@ -29,8 +29,9 @@ interface DayGridProps {
 /** What a tap makes of it: some, much, none, and nobody knows again. */
 function afterTap({ strength, byHand }: DayCell): Strength | null {
   if (!byHand) return strength === "some" ? "strong" : "some";
-  return strength === "some" ? "strong" : strength === "strong" ? "none" : null;
+  return AFTER[strength];
 }
+const AFTER = { some: "strong", strong: "none", none: null } as const;
 
 const SIGNS: Readonly<Record<Strength, string>> = { none: "–", some: "/", strong: "//" };
 const SAID: Readonly<Record<Strength, string>> = { none: "none", some: "some", strong: "much" };
