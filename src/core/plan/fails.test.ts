@@ -3,7 +3,7 @@ import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { failsOn, waysOut } from "./fails";
 import { planFor } from "./plan";
-import { sayIfItFails, sayLongest } from "./words";
+import { sayAlone, sayIfItFails, sayLongest } from "./words";
 
 const units = { weight: "g", distance: "km", temperature: "C" } as const;
 const plainText = (text: string | null) => text?.replaceAll(/[\u00a0\u202f]/g, " ");
@@ -80,8 +80,13 @@ test("in words, and on a way without a shop", () => {
   expect(plainText(sayIfItFails(shoes!, units))).toMatch(
     /^Shoes \(\d+ % to give out\): Nothing along stands in\. Most likely after \d+ km: \d+ km before the (shop|town|end).*Another has to be ordered by 3 July 2025\.$/,
   );
+  expect(sayAlone(fails.things)).toBe("Nothing along stands in for Quilt either.");
+  expect(sayAlone([])).toBeNull();
   expect(plainText(sayLongest(fails, units))).toBe(
     "The longest stretch without a shop or a town: 90 km, up to the town at the end of To Vask.",
+  );
+  expect(sayIfItFails({ ...shoes!, isTooLate: true }, units)).toMatch(
+    /Too late to order another: 3 July 2025 was the last day\.$/,
   );
   const none = failsIn(log({ legs: [{ id: "leg-1", distance: "80 km" }] }));
   expect(none.outs).toEqual([{ name: "leg 1", at: 80_000, is: "end" }]);

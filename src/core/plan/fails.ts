@@ -32,6 +32,8 @@ export interface IfItFails {
    * how long that takes.
    */
   readonly orderBy: string | null;
+  /** That day is over. */
+  readonly isTooLate: boolean;
 }
 
 export interface Fails {
@@ -82,6 +84,7 @@ export function failsOn(plan: Plan, trip: Trip): Fails {
       const jobs = item.jobs.filter((job) => job !== "other" && !isOffered(job, plan.next.offers));
       const wearing = plan.wearingOut.find((each) => each.line === line);
       const at = wearing?.metres ?? null;
+      const last = orderBy(item, plan, trip);
       return {
         line,
         at,
@@ -92,15 +95,19 @@ export function failsOn(plan: Plan, trip: Trip): Fails {
           .map((other) => other.item)
           .filter((other) => jobs.length > 0 && jobs.every((job) => other.jobs.includes(job))),
         out: outs.find((out) => out.at > (at ?? 0)) ?? end,
-        orderBy: orderBy(item, plan, trip),
+        orderBy: last,
+        isTooLate: last !== null && last < plan.kit.book.today,
       };
     })
     .toSorted((a, b) => weightOf(b) - weightOf(a));
   return { outs, longest: longest ?? null, things: things.slice(0, MOST) };
 }
 
-const weightOf = ({ line, chance, standsIn }: IfItFails) =>
-  (chance ?? UNKNOWN_CHANCE) * FAILING_COST[line.item.consequence] * (standsIn.length === 0 ? ALONE : 1);
+const weightOf = ({ line, chance, standsIn, takes }: IfItFails) =>
+  (chance ?? UNKNOWN_CHANCE) *
+  FAILING_COST[line.item.consequence] *
+  (standsIn.length === 0 ? ALONE : 1) *
+  (1 + takes.length);
 
 /** What can't do without it, and what suffers where its job is no longer done. */
 function takenWith(item: FullItem, jobs: readonly Job[], along: readonly PlanLine[]): FullItem[] {

@@ -143,19 +143,41 @@ const sayOut = ({ name, is }: WayOut) => (is === "end" ? "the end" : `the ${is} 
 
 /** "Two-pole tent: with it Quilt. Nothing stands in. To the shop at the end of Vask it is up to 32 km." */
 export function sayIfItFails(
-  { line: { item }, chance, takes, standsIn, at, out, orderBy }: IfItFails,
+  { line: { item }, chance, takes, standsIn, at, out, orderBy, isTooLate }: IfItFails,
   units: Units,
 ): string {
   const odds = chance !== null && chance >= WORTH_NAMING ? ` (${percent(chance)} to give out)` : "";
-  const where =
+  const likely =
     at === null
-      ? `Out at ${sayOut(out)}, ${sayDistance(out.at, units)} in.`
-      : `Most likely after ${sayDistance(at, units)}: ${sayDistance(out.at - at, units)} before ${sayOut(out)}.`;
+      ? []
+      : [
+          `Most likely after ${sayDistance(at, units)}: ${sayDistance(out.at - at, units)} before ${sayOut(out)}.`,
+        ];
   return [
     `${item.name}${odds}: ${takes.length > 0 ? `${named(takes)} ${takes.length === 1 ? "goes" : "go"} with it. ` : ""}${standsIn.length > 0 ? `${named(standsIn)} would stand in.` : "Nothing along stands in."}`,
-    where,
-    ...(orderBy ? [`Another has to be ordered by ${sayDay(orderBy)}.`] : []),
+    ...likely,
+    ...(orderBy ? [sayOrder(orderBy, isTooLate)] : []),
   ].join(" ");
+}
+
+const sayOrder = (by: string, isTooLate: boolean) =>
+  isTooLate
+    ? `Too late to order another: ${sayDay(by)} was the last day.`
+    : `Another has to be ordered by ${sayDay(by)}.`;
+
+/** What is worth a line of its own: it takes something with it, may well give out, or has to be ordered. */
+export const saysMore = ({ chance, takes, orderBy }: IfItFails) =>
+  takes.length > 0 || orderBy !== null || (chance ?? 0) >= WORTH_NAMING;
+
+/** The others that nothing stands in for, in one sentence; null where there are none. */
+export function sayAlone(things: readonly IfItFails[]): string | null {
+  const alone = things.filter((each) => !saysMore(each) && each.standsIn.length === 0);
+  return alone.length === 0
+    ? null
+    : `Nothing along stands in for ${listWords(
+        alone.map(({ line }) => line.item.name),
+        "or",
+      )} either.`;
 }
 
 /** The longest stretch without a way out. */

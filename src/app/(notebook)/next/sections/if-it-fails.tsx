@@ -1,7 +1,7 @@
 import type { Trip } from "@/core/model";
 import { failsOn } from "@/core/plan/fails";
 import type { Plan } from "@/core/plan/plan";
-import { sayIfItFails, sayLongest } from "@/core/plan/words";
+import { sayAlone, sayIfItFails, sayLongest, saysMore } from "@/core/plan/words";
 import type { Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";
 
@@ -13,12 +13,13 @@ export function IfItFails({ plan, trip, units }: { plan: Plan; trip: Trip; units
     <Section title="If it fails on the way">
       <p className="hint">{sayLongest(fails, units)}</p>
       <ul>
-        {fails.things.map((each) => (
+        {fails.things.filter(saysMore).map((each) => (
           <li key={each.line.item.id} className="border-b border-rule py-1">
             {sayIfItFails(each, units)}
           </li>
         ))}
       </ul>
+      <p className="mt-1">{sayAlone(fails.things)}</p>
     </Section>
   );
 }
