@@ -25,6 +25,7 @@ const VIEWS = [
     "/unpack",
     "/verdicts",
     "/next",
+    "/next/replay",
     "/bench",
     "/ready",
     "/season",
