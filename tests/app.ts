@@ -1,5 +1,5 @@
 import type { ChildProcess } from "node:child_process";
-import { mkdtemp } from "node:fs/promises";
+import { mkdtemp, readFile } from "node:fs/promises";
 import path from "node:path";
 import axeCore from "axe-core";
 import type { Browser, BrowserContext, Page } from "playwright-core";
@@ -48,14 +48,42 @@ export async function startApp(from: Log | { readonly folder: string }): Promise
 /** Time that an app may take to close cleanly on a busy machine; after it, it hangs. */
 const STOPS_WITHIN_MS = 60_000;
 
-/** Runs `work` on an app of its own and stops it. */
-export async function withApp(from: Log, work: (app: App) => Promise<void>): Promise<void> {
+/** An app that a test is lent: it is asked, and not stopped. */
+export type Lent = Pick<App, "url">;
+
+/** Whether this worker's app is out: a second one within is started anew. */
+let isOut = false;
+
+/** Runs `work` on an app that holds a log and nothing else: this worker's own, which holds what the last test left until then. */
+export async function withApp(from: Log, work: (app: Lent) => Promise<void>): Promise<void> {
+  const url = isOut ? undefined : inject("lent")[Number(process.env.VITEST_POOL_ID) - 1];
+  if (url === undefined) return withAnother(from, work);
+  isOut = true;
+  try {
+    await holdOnly(url, from);
+    await work({ url });
+  } finally {
+    isOut = false;
+  }
+}
+
+async function withAnother(from: Log, work: (app: Lent) => Promise<void>): Promise<void> {
   const app = await startApp(from);
   try {
     await work(app);
   } finally {
     await app.stop();
   }
+}
+
+/** Puts a log in the place of all that an app holds, as its owner would bring in a copy. */
+async function holdOnly(url: string, from: Log): Promise<void> {
+  const answer = await fetch(`${url}/api/log?replace`, {
+    method: "POST",
+    body: await readFile(inject(`${from}File`)),
+    signal: AbortSignal.timeout(PATIENCE),
+  });
+  if (!answer.ok) throw new Error(`holdOnly: ${answer.status} ${await answer.text()}`);
 }
 
 /** What the app writes out, as far as the tests look into it. */
@@ -79,7 +107,7 @@ export interface Exported {
 }
 
 /** All that the app holds, in the open format. */
-export const exported = async (app: App) =>
+export const exported = async (app: Lent) =>
   (await fetch(`${app.url}/api/log`, { signal: AbortSignal.timeout(PATIENCE) })).json() as Promise<Exported>;
 
 /** Waits until the debrief says that nothing waits to be saved. */

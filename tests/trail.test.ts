@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, windowOf, withApp, type App } from "./app";
+import { expectAccessible, exported, openPage, PHONE, windowOf, withApp, type Lent } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -14,13 +14,13 @@ interface Line {
   readonly text: string;
   readonly taken?: boolean;
 }
-const tripOf = async (app: App) =>
+const tripOf = async (app: Lent) =>
   (await exported(app)).trips.find(({ id }) => id === TRIP)! as unknown as {
     lines?: Line[];
     felt?: object[];
     marks: { item: string; use?: string; note?: string; troubles?: string[] }[];
   };
-const linesOf = async (app: App) => ((await tripOf(app)).lines ?? []).map(({ text }) => text);
+const linesOf = async (app: Lent) => ((await tripOf(app)).lines ?? []).map(({ text }) => text);
 
 /** How many lines the phone keeps for itself; run in the page. */
 const linesOnPhone = () =>

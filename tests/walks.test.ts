@@ -1,6 +1,6 @@
 import type { Browser, Locator } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, PHONE, saved, withApp, type App } from "./app";
+import { exported, openPage, PHONE, saved, withApp, type Lent } from "./app";
 import { demoLog } from "../demo/log";
 import { openBrowser } from "./launch";
 
@@ -11,7 +11,7 @@ beforeAll(async () => {
 afterAll(() => browser.close());
 
 /** A page that counts keys and presses of the pointer through all its pages, and says so at the end. */
-async function countedPage(app: App, path: string, viewport?: { width: number; height: number }) {
+async function countedPage(app: Lent, path: string, viewport?: { width: number; height: number }) {
   const { page, faults } = await openPage(browser, `${app.url}${path}`, viewport);
   const listen = () => {
     for (const kind of ["keydown", "click"])

@@ -15,7 +15,10 @@ export const plansOf = keptWith(async ({ book }) => {
   };
 });
 
-/** What stands there of all things as the list of a trip to come is made, to be kept with it; null where there is no such trip. */
+/**
+ * What stands there of all things as the list of a trip to come is made, to be kept with it; null where there is
+ * no such trip.
+ */
 export async function advisedFor(id: TripId): Promise<Trip["advised"]> {
   // Few trips that are saved are plans: the others cost one row.
   if (!(await findTrip(await store(), id))?.planned) return null;

@@ -7,7 +7,8 @@ import path from "node:path";
 import { expect, test } from "vitest";
 import { padlockFor } from "./padlock";
 
-// Checked by OpenSSL, as Node has it: who trusts the authority, and nobody else, takes the server's certificate for its names.
+// Checked by OpenSSL, as Node has it: who trusts the authority, and nobody else, takes the server's certificate for
+// its names.
 test("a certificate for the names that the app is shared on, by an authority of its own that is made once", async () => {
   const folder = await mkdtemp(path.join(tmpdir(), "nettle-padlock-"));
   const padlock = await padlockFor(["192.0.2.7", "[fe80::1]", "den", "den.local"], folder);

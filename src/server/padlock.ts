@@ -18,7 +18,8 @@ import {
 } from "@peculiar/x509";
 
 /**
- * The padlock of a shared app: a certificate authority of its own, which a phone can be told to trust, and a certificate
+ * The padlock of a shared app: a certificate authority of its own, which a phone can be told to trust, and a
+ * certificate
  * by it for the names that the app is shared on. Without one a browser keeps no page for when there is no network.
  */
 export interface Padlock {

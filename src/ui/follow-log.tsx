@@ -15,7 +15,8 @@ const QUIET_MS = 800;
 const AGAIN_MS = 15_000;
 
 /**
- * Shows what another screen saved, a phone's on the desk and the desk's on the phone, within two seconds. Only a page that
+ * Shows what another screen saved, a phone's on the desk and the desk's on the phone, within two seconds. Only a
+ * page that
  * is looked at follows: a browser holds few lines to one server.
  *
  * @param at how far the log had come that the page shows

@@ -2,7 +2,8 @@ import type { Advised } from "../model";
 import { leavesForGood, type Advice } from "./advise";
 
 /**
- * What is said of things, as it is kept with the list of a trip: what each asks for, or that it stays as it is. What has
+ * What is said of things, as it is kept with the list of a trip: what each asks for, or that it stays as it is.
+ * What has
  * left is not spoken of.
  */
 export const saidOf = (things: readonly Advice[]): Advised[] =>

@@ -80,7 +80,10 @@ function worthOfAsking(question: Omit<Question, "worth">, now: Advice, surveyed:
   }, 0);
 }
 
-/** Grams are carried at about this many euros each kilogram, over the trips that a verdict stands for. Our own figures. */
+/**
+ * Grams are carried at about this many euros each kilogram, over the trips that a verdict stands for. Our own
+ * figures.
+ */
 const KILOGRAM_TRIP = 5 * 3;
 /**
  * Chance that acting on the wrong one of two verdicts comes to a failure: where one says that the thing may go

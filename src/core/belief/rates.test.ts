@@ -20,8 +20,10 @@ describe("an owner's own rate", () => {
     expect(enoughFor(0.97)).toBeGreaterThan(high);
   });
 
-  // Worked by hand, all logs at 20: a trip of 3 nights has the variance 0.13² + 0.16² · 4/3 = 0.05103, the owner's 0.55² = 0.3025;
-  // one trip: the width stays 1, so its weight is 0.3025 ÷ (0.3025 + 0.05103) = 0.856. Four: they lie together, the width is
+  // Worked by hand, all logs at 20: a trip of 3 nights has the variance 0.13² + 0.16² · 4/3 = 0.05103, the owner's
+  // 0.55² = 0.3025;
+  // one trip: the width stays 1, so its weight is 0.3025 ÷ (0.3025 + 0.05103) = 0.856. Four: they lie together, the
+  // width is
   // 1 ÷ 2.5 = 0.4, and the weight 0.3025 ÷ (0.3025 + 0.4 · 0.05103 ÷ 4) = 0.983.
   test("one trip of 20 a night moves it most of the way; four settle it", () => {
     const same = (trips: number) =>
@@ -68,7 +70,8 @@ describe("an owner's own rate", () => {
     expect(() => rateOf([], 0)).toThrow(RangeError);
   });
 
-  // Simulated owners: each with a rate of their own about the rule of thumb; trips differ, and so do nights, which even out
+  // Simulated owners: each with a rate of their own about the rule of thumb; trips differ, and so do nights, which
+  // even out
   // on a long walk. Short and long trips are mixed.
   const HISTORIES: readonly (readonly [what: string, nights: (random: () => number) => number[]])[] = [
     ["one short trip", (random) => [1 + Math.floor(6 * random())]],

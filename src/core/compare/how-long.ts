@@ -47,7 +47,10 @@ function paceOf(item: FullItem, kit: Kit): number | null {
   return days >= LEAST_DAYS && wear > 0 ? wear / days : null;
 }
 
-/** How many trips, and till when, a thing goes on; null where it has no life to count down, or one beyond foreseeing. */
+/**
+ * How many trips, and till when, a thing goes on; null where it has no life to count down, or one beyond
+ * foreseeing.
+ */
 export function howLong({ left, case: { item, totals } }: Advice, kit: Kit): HowLong | null {
   if (!left || left.median <= 0) return null;
   const lately = totals.steps.filter(({ carried, wear }) => carried && wear > 0).slice(-LATELY);

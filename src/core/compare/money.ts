@@ -100,7 +100,10 @@ export function keptOf(advised: readonly Advice[], own: string): Kept[] {
     .sort((a, b) => b.cost - a.cost);
 }
 
-/** What one thing has cost for what it did, all its life: a night, and a metre; null where it did too little to tell. */
+/**
+ * What one thing has cost for what it did, all its life: a night, and a metre; null where it did too little to
+ * tell.
+ */
 export function costPer(
   { case: { item, totals } }: Advice,
   own: string,

@@ -191,7 +191,10 @@ export class Listener {
     return (told.trouble ?? told.symptoms ?? told.complaints) !== undefined;
   }
 
-  /** "Boots: mine, the soles are smooth", "hers are too small": whose of two, of what was named last; null: nobody's. */
+  /**
+   * "Boots: mine, the soles are smooth", "hers are too small": whose of two, of what was named last; null:
+   * nobody's.
+   */
   private whoseIn({ words }: Clause): readonly Named[] | null {
     const { partner, all } = this.names;
     const isMine = /^mine\b/.test(words);

@@ -3,7 +3,10 @@ import type { ReadSentence } from "./clause";
 import type { Meant } from "./nights";
 import type { Named } from "./things";
 
-/** One thing in another's place: "swapped the quilt for the bag", "the bag instead of the quilt"; null: none is told. */
+/**
+ * One thing in another's place: "swapped the quilt for the bag", "the bag instead of the quilt"; null: none is
+ * told.
+ */
 export function swapIn(
   read: ReadSentence,
   meant: Meant,

@@ -55,7 +55,8 @@ export function metresOnDay(trip: Walked, day: number): number | null {
 const DAY = /^(?:on )?day\s*(\d{1,4})$/i;
 
 /**
- * Where something happened as it is typed: "41", "41 km", "km 41", "day 3", or a day as 2026-05-14; a bare number is in the owner's
+ * Where something happened as it is typed: "41", "41 km", "km 41", "day 3", or a day as 2026-05-14; a bare number
+ * is in the owner's
  * unit of distance.
  */
 export function readPlace(typed: string, trip: Walked, units: Units): Parsed<NonNullable<Mark["at"]>> {

@@ -104,7 +104,10 @@ export const partCounts = (
     ];
   });
 
-/** The services that its owner wants done on a thing, its own and its kind's, and its parts' renewals, each with its count. */
+/**
+ * The services that its owner wants done on a thing, its own and its kind's, and its parts' renewals, each with
+ * its count.
+ */
 export const ownServiceCounts = (item: FullItem, book: Book): OwnServiceCount[] => [
   ...[...item.services, ...item.rules.ownServices].map((service) => {
     const last = lastDone(item, book, service.what);

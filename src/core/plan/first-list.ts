@@ -28,7 +28,8 @@ function isRather(a: FullItem, b: FullItem): boolean {
 const weighs = ({ weight }: FullItem) => weight?.g ?? Infinity;
 
 /**
- * Before anything ever went, what one needs: of each sort the lightest that does it; no hobby; and what only some weather
+ * Before anything ever went, what one needs: of each sort the lightest that does it; no hobby; and what only some
+ * weather
  * asks for, where that is expected. Which thing goes in its place; null where none does.
  */
 export function rivalAtFirst({ case: { item } }: Advice, things: readonly Advice[]): FullItem | null {

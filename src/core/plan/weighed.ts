@@ -6,7 +6,10 @@ import { countsAs } from "../weighin/weigh-in";
 import type { Choosable } from "./best";
 import type { Plan, PlanLine } from "./plan";
 
-/** A thing to choose, for whoever reads the list: its name, the chance, 0 to 1, that it is used, and what it is to lack it. */
+/**
+ * A thing to choose, for whoever reads the list: its name, the chance, 0 to 1, that it is used, and what it is to
+ * lack it.
+ */
 export type Weighed = Choosable & { readonly name: string; readonly chance: number; readonly lack: string };
 
 /**

@@ -42,7 +42,8 @@ const GUESSED_LOW = {
 
 /**
  * The days of a walk, each with its part of the way, its weather and its night. What was told of a day, counted
- * or measured stands as told; a weather that is only told of the whole walk, or of a leg, is spread evenly over as many of
+ * or measured stands as told; a weather that is only told of the whole walk, or of a leg, is spread evenly over as
+ * many of
  * the days as it usually takes, and marked as a guess.
  */
 export function daysOf({ trip, days, nights, shares }: Outing): Day[] {

@@ -150,7 +150,10 @@ const judgedAnew = (log: Log, trip: Trip): Spoken[] =>
     };
   });
 
-/** What was said before a trip, as it is kept or, for older trips, judged as it was on that morning, set against what happened. */
+/**
+ * What was said before a trip, as it is kept or, for older trips, judged as it was on that morning, set against
+ * what happened.
+ */
 export function lookBack(log: Log, trip: Trip): LookBack {
   const said: Said[] = [];
   const counts = { ...NOTHING };

@@ -1,6 +1,9 @@
 import type { Ratings } from "../model/item";
 
-/** Nominal voltage of a lithium-ion cell, at which the mAh of a power bank are counted: from memory of IEC 61960, 3.6 to 3.7 V. */
+/**
+ * Nominal voltage of a lithium-ion cell, at which the mAh of a power bank are counted: from memory of IEC 61960,
+ * 3.6 to 3.7 V.
+ */
 const CELL_VOLTS = 3.7;
 
 const BEDS: ReadonlySet<string> = new Set(["sleeping bag", "quilt"]);

@@ -4,7 +4,8 @@ import type { Db } from "../db";
 import { Refused } from "../refused";
 
 /**
- * Adds lines to those of a trip, each once, whatever how often it is sent; those that the phone has changed since are as it
+ * Adds lines to those of a trip, each once, whatever how often it is sent; those that the phone has changed since
+ * are as it
  * has them now, but for what is in the debrief already. False where there is no such trip.
  * @throws Refused where it has no room for more
  */

@@ -6,7 +6,10 @@ interface PageFormProps {
   readonly children: ReactNode;
 }
 
-/** A form that is read in the page: Enter or its button sends it, its own words say what is wrong, nothing is loaded anew. */
+/**
+ * A form that is read in the page: Enter or its button sends it, its own words say what is wrong, nothing is
+ * loaded anew.
+ */
 export function PageForm({ onSend, className, children }: PageFormProps) {
   return (
     <form

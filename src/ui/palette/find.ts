@@ -8,7 +8,10 @@ const SMALL: ReadonlySet<string> = new Set(
 
 const wordsOf = (text: string) => text.toLowerCase().match(/[\p{L}\d]+/gu) ?? [];
 
-/** How well one word of a question meets a word that something is found by: 1 the same, less for its beginning, 0 not. */
+/**
+ * How well one word of a question meets a word that something is found by: 1 the same, less for its beginning, 0
+ * not.
+ */
 function meets(asked: string, word: string): number {
   if (asked === word) return 1;
   if (word.startsWith(asked)) return asked.length > 1 ? 0.85 : 0.3;

@@ -18,7 +18,10 @@ export async function keepSettings(raw: unknown): Promise<Answer> {
   });
 }
 
-/** What was learned of the owner's taste is forgotten, by what it is about and the day that it was learned until; answers what was forgotten before. */
+/**
+ * What was learned of the owner's taste is forgotten, by what it is about and the day that it was learned until;
+ * answers what was forgotten before.
+ */
 export async function keepForgotten(raw: Settings["forgotten"]): Promise<Answer<Settings["forgotten"]>> {
   return acting(async (tx) => {
     const settings = await readSettings(tx);

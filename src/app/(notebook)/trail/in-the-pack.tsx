@@ -12,7 +12,10 @@ interface InThePackProps {
   readonly legs: readonly LegAhead[];
 }
 
-/** What one looks up on the way, kept with the page: the legs in numbers, and the pack pocket by pocket, to be ticked at a stop. */
+/**
+ * What one looks up on the way, kept with the page: the legs in numbers, and the pack pocket by pocket, to be
+ * ticked at a stop.
+ */
 export function InThePack({ trip, pockets, legs }: InThePackProps) {
   const { ticked, tick, clear } = useTicks(`nettle-ticked-${trip}`);
   const all = pockets.reduce((sum, { things }) => sum + things.length, 0);

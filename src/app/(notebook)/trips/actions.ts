@@ -188,7 +188,10 @@ export async function setStretches(
 
 const OnDay = z.object({ on: Day, trigger: Trigger, strength: Strength.nullable() });
 
-/** Says how strong a weather was on one day of a trip (null: nobody can say); answers the days as they were told before. */
+/**
+ * Says how strong a weather was on one day of a trip (null: nobody can say); answers the days as they were told
+ * before.
+ */
 export async function setDay(id: TripId, raw: z.input<typeof OnDay>): Promise<Answer<readonly ToldDay[]>> {
   return acting(async (tx) => {
     const { on, trigger, strength } = OnDay.parse(raw);

@@ -129,7 +129,10 @@ export async function undone(raw: Undo): Promise<Answer<unknown>> {
 
 const noQuestion = refuse({ "": "That question no longer stands. Reload the page." });
 
-/** Puts the answer to a question where it belongs: into the mark that it asks about, the trip's weather, or the thing's entries. */
+/**
+ * Puts the answer to a question where it belongs: into the mark that it asks about, the trip's weather, or the
+ * thing's entries.
+ */
 export async function answerQuestion(id: string, answer: number): Promise<Answer> {
   const { kit } = await readBook();
   const question = questionsAfter(kit).find((each) => each.id === id);

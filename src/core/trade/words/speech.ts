@@ -1,7 +1,8 @@
 import { pieced, word } from "./any-of";
 
 /*
- * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
+ * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case
+ * words, in which
  * each thing that is named stands as `T`. Common practice, no source.
  */
 

@@ -2,7 +2,8 @@ import type { Complaint, Symptom } from "../../model";
 import { anyOf, word, type Row, pieced } from "./any-of";
 
 /*
- * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case words, in which
+ * How people put it, as rows: another language is another table. A row is read over a clause in plain lower-case
+ * words, in which
  * each thing that is named stands as `T`. Common practice, no source.
  */
 

@@ -11,7 +11,10 @@ export const otherSide = ({ column }: BoardLine): Side =>
 const isOn = (column: Column, side: Side) =>
   column !== "take if" && (column === "leave") === (side === "leave");
 
-/** What putting a thing there says; null: it stands there. Where it stood by itself, it is the owner's word no longer. */
+/**
+ * What putting a thing there says; null: it stands there. Where it stood by itself, it is the owner's word no
+ * longer.
+ */
 export function moveTo(line: BoardLine, side: Side): Move | null {
   if (isOn(line.column, side)) return null;
   return { id: line.id, to: isOn(line.own, side) ? null : side };

@@ -39,7 +39,10 @@ export const unweighed = (weighing: Weighing, id: ItemId): Weighing => ({
 /** Labels say less than scales by about this share: so the simulated scale finds it too. */
 const HEAVIER_THAN_CLAIMED = 1.04;
 
-/** What the simulated scale finds, in grams; of what nobody weighed something made up, by its name, so that it stays. */
+/**
+ * What the simulated scale finds, in grams; of what nobody weighed something made up, by its name, so that it
+ * stays.
+ */
 export function lyingOn({ name, grams, known }: Thing): number {
   if (grams !== null) return grams * (known === "claimed" ? HEAVIER_THAN_CLAIMED : 1);
   return 30 + ([...name].reduce((sum, letter) => sum + (letter.codePointAt(0) ?? 0), 0) % 400);

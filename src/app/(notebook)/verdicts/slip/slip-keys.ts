@@ -24,7 +24,8 @@ const ACTS: Readonly<Record<string, string>> = {
 };
 
 /**
- * The keys of a page of slips: arrows from one to the next, a letter for each button. Where nothing has the focus yet, they are
+ * The keys of a page of slips: arrows from one to the next, a letter for each button. Where nothing has the focus
+ * yet, they are
  * the first slip's: an arrow goes to it.
  */
 export function onSlipKey(event: KeyboardEvent): void {

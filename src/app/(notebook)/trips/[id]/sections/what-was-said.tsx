@@ -4,7 +4,10 @@ import type { Trip } from "@/core/model";
 import { sayFollowed } from "@/core/say/walk/followed";
 import { sayDay } from "@/core/units/speak";
 
-/** What was advised as the list was made, and what came of it; nothing of a trip that is to come, or where nothing was kept. */
+/**
+ * What was advised as the list was made, and what came of it; nothing of a trip that is to come, or where nothing
+ * was kept.
+ */
 export function WhatWasSaid({ trip, book }: { trip: Trip; book: Book }) {
   const sentences = sayFollowed(
     followedOn(trip, (id) => book.item(id)?.name),

@@ -50,7 +50,8 @@ export const stretchesAt = (handles: readonly number[]): Stretch[] =>
   });
 
 /**
- * Handles as a slider tells them while one is dragged, put where the finger is: it reads the finger over all of its width,
+ * Handles as a slider tells them while one is dragged, put where the finger is: it reads the finger over all of its
+ * width,
  * of which the bars leave a margin free on either side.
  *
  * @param margin part of its width, 0 to 1, on each side

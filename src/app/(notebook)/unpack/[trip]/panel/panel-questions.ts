@@ -172,7 +172,10 @@ export function shortQuestions(
   );
 }
 
-/** What fits what was pressed: of what failed, what is to be seen; of what was used, what was wrong with it; of what was not, why. */
+/**
+ * What fits what was pressed: of what failed, what is to be seen; of what was used, what was wrong with it; of
+ * what was not, why.
+ */
 function fittingQuestions({ symptoms }: Thing, mark: Said, hasLeft: boolean): readonly PanelQuestion[] {
   const left = hasLeft ? [EXIT] : [];
   if (mark.troubles?.includes("failed")) return [shortened(seen(symptoms), mark), FIX, CAUSE, ...left];
