@@ -7,7 +7,7 @@ import { daysAfter } from "@/core/sums/days";
 import { DETAILS, ITEMS, RATINGS, WEIGHINGS, WISHES } from "./gear";
 import { tripsAround } from "./ahead";
 import { quillTrack } from "./track";
-import { ENTRIES, TASKS, TRIPS } from "./trips";
+import { ENTRIES, KITS, TASKS, TRIPS } from "./trips";
 
 const USES = { u: "used", h: "hardly", n: "unused" } as const;
 
@@ -42,6 +42,12 @@ export function demoLog(today?: string): WholeLog {
       trips,
       entries: ENTRIES,
       ...(today && { tasks: TASKS }),
+      kits: KITS.map(({ from, without, and, ...kit }) => ({
+        ...kit,
+        items: [...walked.find(({ name }) => name === from)!.marks.map(({ item }) => item), ...and].filter(
+          (item) => !without.includes(item),
+        ),
+      })),
     }),
   );
   if (!read.ok) throw new Error(`demoLog: ${read.problems.map(sayProblem).join("; ")}`);

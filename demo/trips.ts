@@ -298,3 +298,36 @@ export const TASKS = [
   { id: "strap", item: "Trail poles", what: "shorten the wrist strap", place: "home", done: "2026-08-02" },
   { id: "ferry", what: "ask when the winter ferry goes", place: "home", due: "2026-12-05" },
 ];
+
+interface DemoKit {
+  readonly name: string;
+  /** The walk whose list it is, but for what is left out and put in. */
+  readonly from: string;
+  readonly without: readonly string[];
+  readonly and: readonly string[];
+  readonly months: readonly number[];
+  readonly low: number;
+  readonly weather: readonly string[];
+}
+
+/** Kits that the walker keeps, each the list of a walk. */
+export const KITS: readonly DemoKit[] = [
+  {
+    name: "Frost",
+    from: "Hask plateau",
+    without: ["Quilt"],
+    and: ["Winter bag", "Silk liner"],
+    months: [11, 12, 1, 2, 3],
+    low: -5,
+    weather: ["freezing", "cold", "wind"],
+  },
+  {
+    name: "Long light",
+    from: "Low fells",
+    without: [],
+    and: [],
+    months: [5, 6, 7, 8, 9],
+    low: 5,
+    weather: ["sun", "rain", "bugs"],
+  },
+];

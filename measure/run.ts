@@ -235,14 +235,14 @@ async function growthOfJudgement(): Promise<void> {
 async function speedOfReplay(): Promise<void> {
   console.log("\nTo opening the past of 300 items × 200 trips");
   const book = openBook(madeUpLog(300, 200, TAKEN), TODAY);
-  const past = replayer(book);
+  const past = replayer(book, ({ weight }) => weight?.g ?? 0);
   const list = book.items.filter((_, n) => n % 2 === 0);
   const ms = await median(() => past.replay(list), 9);
   console.log(
     `${`a list over its ${past.days.length} days`.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   aim ≤ 200 ms`,
   );
   await against(
-    () => replayer(book),
+    () => replayer(book, ({ weight }) => weight?.g ?? 0),
     "walking a list over them",
     () => past.replay(list),
     "≤ 1 ×",

@@ -104,6 +104,7 @@ export interface Exported {
   readonly entries: readonly Readonly<Record<string, unknown>>[];
   readonly rulings: readonly Readonly<Record<string, unknown>>[];
   readonly tasks?: readonly Readonly<Record<string, unknown>>[];
+  readonly kits?: readonly { readonly name: string; readonly items: readonly string[] }[];
 }
 
 /** All that the app holds, in the open format. */

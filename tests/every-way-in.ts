@@ -290,6 +290,17 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   ],
   "bench#tickTask": ([a, b], log) => [pick(log.tasks, a) ?? { id: "t", what: "job" }, b % 2 === 0],
   "bench#deleteTask": ([a], log) => [pick(log.tasks, a)?.id ?? "none"],
+  "next/kits#keepKit": ([a, b, c], log) => [`kit ${a % 3}`, b % 2 ? "next" : log.trip(c)],
+  "next/kits#saveKit": ([a, b, c], log) => [
+    {
+      ...(pick(log.kits, a) ?? { id: "k", name: "Kit" }),
+      months: [1 + (b % 12)],
+      items: c % 3 ? [log.item(b), log.item(c)] : [],
+    },
+  ],
+  "next/kits#deleteKit": ([a], log) => [pick(log.kits, a)?.id ?? "none"],
+  "next/kits#takeKit": ([a, b], log) => [log.trip(a), pick(log.kits, b)?.id ?? "none"],
+  "next/kits#putBackPicks": ([a, b], log) => [log.trip(a), { [log.item(b)]: "take" }],
   "bench#doJob": ([a], log) => [
     { item: log.item(a), verb: "service", ground: "each season" },
     { cost: 3, reading: { what: "tread", value: 4 }, note: "" },

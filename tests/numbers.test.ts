@@ -26,6 +26,7 @@ const VIEWS = [
     "/verdicts",
     "/next",
     "/next/replay",
+    "/next/kits",
     "/bench",
     "/ready",
     "/season",

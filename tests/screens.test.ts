@@ -35,6 +35,8 @@ const SCREENS = [
   "/trips/supplies?dry=20",
   "/trips/loads",
   "/next/replay?over=frost",
+  "/next/kits",
+  "/next/kits/frost",
   "/shelf/wishes",
   "/shelf/beside?of=trail-shoes-pair-3&of=trail-shoes-pair-2",
   "/shelf/weigh",

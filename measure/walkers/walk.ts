@@ -110,7 +110,15 @@ export function walk(
   });
   for (const outing of walker.outings) {
     const today = day(new Date(outing.starts.getTime() - 86_400_000));
-    const log: Log = { settings: Settings.parse({}), items, trips, entries, rulings: [], tasks: [] };
+    const log: Log = {
+      settings: Settings.parse({}),
+      items,
+      trips,
+      entries,
+      rulings: [],
+      tasks: [],
+      kits: [],
+    };
     const before = (): Before => ({ log, outing, today, holders, walker });
     look?.(before());
     const asked = walker.answers && policy.look ? policy.look(before()) : new Set<ItemId>();

@@ -103,6 +103,7 @@ const EMPTY = {
   entries: [],
   rulings: [],
   tasks: [],
+  kits: [],
 };
 const startAnew = () => db.transaction((tx) => replaceLog(tx, EMPTY));
 

@@ -4,7 +4,9 @@ import { sayWithout } from "@/core/replay/words";
 import { keptWith, type Reading } from "./reading";
 
 /** The owner's past days, opened once for every list that is walked over them. */
-export const pastOf = keptWith(async ({ book }) => replayer(book));
+export const pastOf = keptWith(async ({ book, kit }) =>
+  replayer(book, (thing) => kit.of(thing.id)?.grams ?? thing.weight?.g ?? 0),
+);
 
 /**
  * What leaving a thing at home would have come to on them, all else going as it is advised; null where none

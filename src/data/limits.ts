@@ -7,6 +7,7 @@ const NAMES: Readonly<Record<keyof typeof MOST, readonly [table: string, things:
   entries: ["entry", "entries"],
   rulings: ["ruling", "rulings"],
   tasks: ["task", "jobs of your own"],
+  kits: ["kit", "kits"],
 };
 
 /** Why so many more of a sort can't be kept: a log holds as many as its file may. Null where there is room. */

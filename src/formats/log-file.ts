@@ -15,6 +15,7 @@ import {
   Mark,
   Place,
   Ruling,
+  SavedKit,
   Settings,
   Task,
   Track,
@@ -88,6 +89,10 @@ const FileTrip = Trip.omit({ carries: true }).extend({
 });
 const FileEntry = Entry.extend({ id: Entry.shape.id.optional(), item: ItemRef });
 const FileTask = Task.extend({ id: Task.shape.id.optional(), item: ItemRef.nullable().default(null) });
+const FileKit = SavedKit.extend({
+  id: SavedKit.shape.id.optional(),
+  items: z.array(ItemRef).max(MOST.items).default([]),
+});
 const FileRuling = Ruling.extend({ id: Ruling.shape.id.optional(), item: ItemRef.nullable().default(null) });
 
 /** The open file: everything an owner has put in. Its JSON Schema is docs/nettle-tally.schema.json. */
@@ -103,6 +108,7 @@ export const LogFile = z.object({
   entries: z.array(FileEntry).max(MOST.entries).default([]),
   rulings: z.array(FileRuling).max(MOST.rulings).default([]),
   tasks: z.array(FileTask).max(MOST.tasks).default([]),
+  kits: z.array(FileKit).max(MOST.kits).default([]),
   tracks: z.array(Track).max(MOST.trips).default([]),
 });
 
@@ -214,6 +220,7 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
   const entryId = idsOf(file.entries);
   const rulingId = idsOf(file.rulings);
   const taskId = idsOf(file.tasks);
+  const kitId = idsOf(file.kits);
   const items = file.items.map((item) => ({ ...item, id: itemId(item.id, item.name) }));
   const ids = new Map(items.map(({ id }) => [String(id), id]));
   const byName = new Map(items.map(({ id, name }) => [name.toLowerCase(), id]));
@@ -248,6 +255,7 @@ function toLog(file: z.infer<typeof LogFile>): WholeLog {
       item: findAny(task.item),
       id: taskId(task.id, task.what),
     })),
+    kits: file.kits.map((kit) => ({ ...kit, items: kit.items.map(find), id: kitId(kit.id, kit.name) })),
     tracks: file.tracks,
   };
 }
@@ -313,6 +321,7 @@ export function writeLogFile(log: WholeLog): string {
     entries: log.entries.map((entry) => said(Entry.encode(entry))),
     rulings: log.rulings.map(said),
     ...(log.tasks.length > 0 && { tasks: log.tasks.map(said) }),
+    ...(log.kits.length > 0 && { kits: log.kits.map(said) }),
     ...(log.tracks.length > 0 && { tracks: log.tracks }),
   };
   return `${JSON.stringify(file, null, 1)}\n`;

@@ -2,6 +2,7 @@
 export const itemPath = (id: string) => `/item/${encodeURIComponent(id)}`;
 export const tripPath = (id: string) => `/trips/${encodeURIComponent(id)}`;
 export const unpackPath = (id: string) => `/unpack/${encodeURIComponent(id)}`;
+export const kitPath = (id: string) => `/next/kits/${encodeURIComponent(id)}`;
 
 /** A list held against the owner's own days: which, over which of them, and what is left out of it and put in. */
 export function replayPath({

@@ -41,7 +41,10 @@ export const GROUPS: readonly PlaceGroup[] = [
         href: "/next",
         label: "Next",
         key: "n",
-        under: [{ href: "/next/replay", label: "Your days", key: "y" }],
+        under: [
+          { href: "/next/kits", label: "Kits", key: "j" },
+          { href: "/next/replay", label: "Your days", key: "y" },
+        ],
       },
     ],
   },

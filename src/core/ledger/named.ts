@@ -1,7 +1,7 @@
 import type { ItemId, Log } from "../model";
 
 /** Where a thing is spoken of, of which nothing was carried: "on The first weekend", "by Tent"; null where nowhere. */
-export function namedAt({ trips, items, entries, rulings, tasks }: Log, id: ItemId): string | null {
+export function namedAt({ trips, items, entries, rulings, tasks, kits }: Log, id: ItemId): string | null {
   const trip = trips.find(
     ({ made, stay, felt, picks, carries }) =>
       [...made, ...stay, ...felt.flatMap(({ slept }) => slept)].includes(id) ||
@@ -13,5 +13,7 @@ export function namedAt({ trips, items, entries, rulings, tasks }: Log, id: Item
   if (item) return `by ${item.name}`;
   const task = tasks.find((each) => each.item === id);
   if (task) return `in the job “${task.what}”`;
+  const kit = kits.find((each) => each.items.includes(id));
+  if (kit) return `in the kit “${kit.name}”`;
   return [...entries, ...rulings].some((each) => each.item === id) ? "in what was logged of it" : null;
 }

@@ -16,7 +16,14 @@ export type TripId = z.infer<typeof TripId>;
 export const LegId = Id.brand<"LegId">();
 export type LegId = z.infer<typeof LegId>;
 /** Most of each sort that one log holds: in the app, and in a file. */
-export const MOST = { items: 5000, trips: 5000, entries: 50_000, rulings: 50_000, tasks: 5000 } as const;
+export const MOST = {
+  items: 5000,
+  trips: 5000,
+  entries: 50_000,
+  rulings: 50_000,
+  tasks: 5000,
+  kits: 200,
+} as const;
 /** Most that a log may weigh, in bytes, and the largest file that is read: thrice that, as a file is laid out wider. */
 export const LOG_LIMIT = 64 * 1024 * 1024;
 export const FILE_LIMIT = 3 * LOG_LIMIT;

@@ -2,6 +2,7 @@ import "./messages";
 import type { Entry } from "./entry";
 import type { Item } from "./item";
 import type { Ruling } from "./ruling";
+import type { SavedKit } from "./saved-kit";
 import type { Settings } from "./settings";
 import type { Task } from "./task";
 import type { Track } from "./track";
@@ -15,6 +16,7 @@ export * from "./item";
 export * from "./lists";
 export * from "./mark";
 export * from "./ruling";
+export * from "./saved-kit";
 export * from "./settings";
 export * from "./task";
 export * from "./track";
@@ -29,6 +31,7 @@ export interface Log {
   readonly entries: readonly Entry[];
   readonly rulings: readonly Ruling[];
   readonly tasks: readonly Task[];
+  readonly kits: readonly SavedKit[];
 }
 
 /**

@@ -75,9 +75,9 @@ const usedAs = ({ case: { totals } }: PlanLine["advice"], chance: number) =>
 /** A chance in plain words: "on nearly every such trip", "on one such trip in three". */
 function oneIn(chance: number): string {
   if (chance >= 0.9) return "on nearly every such trip";
-  if (chance >= 0.6) return `on ${Math.round(chance * 10)} such trips in ten`;
+  if (chance >= 0.6) return `on ${inWords(Math.round(chance * 10))} such trips in ten`;
   if (chance >= 0.42) return "on one such trip in two";
-  if (chance >= 0.05) return `on one such trip in ${Math.max(3, Math.round(1 / chance))}`;
+  if (chance >= 0.05) return `on one such trip in ${inWords(Math.max(3, Math.round(1 / chance)))}`;
   return "on next to no such trip";
 }
 

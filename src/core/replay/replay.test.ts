@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { TODAY } from "../../../tests/judged";
-import { marked, openBook, type Book } from "../ledger/book";
+import { marked, openBook, partOf, type Book } from "../ledger/book";
 import { countedOn, outingOf, withToldDay } from "../ledger/outing";
 import { Trip } from "../model";
 import type { FullItem } from "../trade/full-item";
@@ -15,10 +15,12 @@ import { replayer, type Replayed } from "./replay";
 import { sayReplay } from "./words";
 
 const units = { weight: "g", distance: "km", temperature: "C" } as const;
+const weighed = ({ weight }: FullItem) => weight?.g ?? 0;
 const plainText = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, " ");
 
 /** What a list came to, a word for each thing that went wrong, in order. */
-const toldBy = ({ lacks, cold, days }: Replayed) => ({
+const toldBy = ({ lacks, cold, days, less }: Replayed) => ({
+  less: less.toFixed(6),
   days: days.map(({ trip, on }) => `${trip} ${on}`),
   lacks: lacks
     .flatMap(({ thing, job, days: those }) => those.map(({ trip, n }) => `${trip} ${n} ${thing.id} ${job}`))
@@ -30,7 +32,8 @@ const toldBy = ({ lacks, cold, days }: Replayed) => ({
 
 /** The same by plain loops: each day of each walk, each thing, each job, each way to sleep. */
 function byPlainLoops(book: Book, list: readonly FullItem[]): ReturnType<typeof toldBy> {
-  const told: ReturnType<typeof toldBy> = { days: [], lacks: [], cold: [] };
+  const told: ReturnType<typeof toldBy> = { less: "", days: [], lacks: [], cold: [] };
+  let grams = 0;
   for (const outing of book.outings) {
     const days = daysOf(outing);
     for (const day of days) {
@@ -50,6 +53,11 @@ function byPlainLoops(book: Book, list: readonly FullItem[]): ReturnType<typeof 
       }
     }
     const carries = book.tripOf(outing).carries;
+    for (const carry of carries) {
+      const item = book.item(carry.item)!;
+      if (item.load !== "consumable") grams += weighed(item) * partOf(carry) * days.length;
+    }
+    for (const item of list) if (item.load !== "consumable") grams -= weighed(item) * days.length;
     const used = carries.flatMap(({ item }) => {
       const one = marked(book.carriedOf(item)).find((each) => each.outing === outing);
       return one && one.mark.use !== "unused" ? [{ thing: book.item(item)!, one }] : [];
@@ -80,6 +88,7 @@ function byPlainLoops(book: Book, list: readonly FullItem[]): ReturnType<typeof 
       }
     }
   }
+  told.less = (grams / Math.max(1, told.days.length)).toFixed(6);
   told.lacks.sort();
   told.cold.sort();
   return told;
@@ -96,7 +105,7 @@ describe("over any log", () => {
   test("it says to the letter what plain loops say", () => {
     fc.assert(
       fc.property(withList, ({ book, list }) => {
-        expect(toldBy(replayer(book).replay(list))).toEqual(byPlainLoops(book, list));
+        expect(toldBy(replayer(book, weighed).replay(list))).toEqual(byPlainLoops(book, list));
       }),
       { numRuns: 80 },
     );
@@ -105,7 +114,7 @@ describe("over any log", () => {
   test("a thing more on the list never adds a lack, and a warmer bed never a cold night", () => {
     fc.assert(
       fc.property(withList, ({ book, list, pick }) => {
-        const { replay } = replayer(book);
+        const { replay } = replayer(book, weighed);
         const more = book.items[pick % Math.max(1, book.items.length)];
         if (!more) return;
         const [before, after] = [toldBy(replay(list)), toldBy(replay([...new Set([...list, more])]))];
@@ -163,7 +172,7 @@ describe("a planted year", () => {
     ],
   });
   const book = openBook(log, "2025-09-01");
-  const { replay, days } = replayer(book);
+  const { replay, days } = replayer(book, weighed);
   const listOf = (...ids: string[]) => book.items.filter(({ id }) => ids.includes(id));
   const all = book.items;
   const without = (id: string) => replay(all.filter((item) => item.id !== id));
@@ -212,7 +221,7 @@ describe("a planted year", () => {
       }),
       "2025-09-01",
     );
-    expect(replayer(later).replay(later.items)).toMatchObject({ days: [], since: [] });
+    expect(replayer(later, weighed).replay(later.items)).toMatchObject({ days: [], since: [] });
   });
 });
 

@@ -1,10 +1,11 @@
+import { gramsOf, wentAlong } from "../ledger/along";
 import { marked, type Book, type Marked } from "../ledger/book";
 import type { ItemId, Job, Trigger } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { isUnavoidable } from "../trade/triggers";
 import { isBed } from "../trade/warmth";
 import { isOffered, RANK } from "../trade/jobs";
-import { sleepOf, waysToSleep, type WayToSleep } from "../weighin/sleep";
+import { sleepOf, warmestWith, type WayToSleep } from "../weighin/sleep";
 import { supplyUses } from "../weighin/supplies";
 import { suppliesAhead, vesselsIn } from "../weighin/supplies-ahead";
 import { daysOf, type Day } from "./days";
@@ -40,7 +41,9 @@ interface WaterShort {
 export interface Replayed {
   readonly days: readonly Day[];
   readonly trips: number;
-  /** Grams less than what was carried, on the average day; null where a walk's list has no weights. */
+  /** Grams of the list, in all. */
+  readonly grams: number;
+  /** Grams less than what was carried, on the average day, but for what is used up. */
   readonly less: number;
   readonly cold: readonly ColdNight[];
   readonly lacks: readonly Lack[];
@@ -82,26 +85,29 @@ export interface Replayer {
   readonly replay: (list: readonly FullItem[], over?: (day: Day) => boolean) => Replayed;
 }
 
-const gramsOf = (things: readonly FullItem[]) =>
-  things.reduce((sum, { weight, load }) => sum + (load === "consumable" ? 0 : (weight?.g ?? 0)), 0);
+/** What is used up weighs otherwise each day: lists are held against each other without it. */
+const isKept = ({ load }: Pick<FullItem, "load">) => load !== "consumable";
 
-/** Opens the owner's past for lists to be walked over. */
-export function replayer(book: Book): Replayer {
+/**
+ * Opens the owner's past for lists to be walked over.
+ *
+ * @param gramsNow what a thing weighs as it is now, in grams; 0 where nobody knows
+ */
+export function replayer(book: Book, gramsNow: (thing: FullItem) => number): Replayer {
   const walks = book.outings.map((outing): AskedWalk => askedOn(book, daysOf(outing), outing.n));
   const beds = sleepOf(book);
   return {
     days: walks.flatMap(({ days }) => days),
     replay: (list, over = () => true) => {
       const listed = new Set(list.map(({ id }) => id));
-      const ways = waysToSleep(beds).filter(({ bed, extras }) =>
-        [bed, ...extras].every(({ id }) => listed.has(id)),
-      );
-      const warmest = ways.toSorted((a, b) => a.comfort.median - b.comfort.median)[0] ?? null;
+      const warmest = warmestWith(listed, beds);
       const doing = new Map<Job, number>();
       for (const { jobs } of list) for (const job of jobs) doing.set(job, (doing.get(job) ?? 0) + 1);
       const bedless = !list.some(({ kind }) => isBed(kind));
       const litres = vesselsIn(list).reduce((sum, { ratings }) => sum + (ratings.litres ?? 0), 0);
-      const grams = gramsOf(list);
+      const gramsIn = (things: readonly FullItem[]) =>
+        things.reduce((sum, thing) => sum + gramsNow(thing), 0);
+      const kept = gramsIn(list.filter(isKept));
       const sum = { days: [] as Day[], trips: 0, less: 0 };
       const [cold, lacks, water, there]: [ColdNight[], Lack[], WaterShort[], Replayed["there"][number][]] = [
         [],
@@ -114,7 +120,7 @@ export function replayer(book: Book): Replayer {
         if (days.length === 0) continue;
         sum.trips += 1;
         sum.days.push(...days);
-        sum.less += (walk.grams - grams) * days.length;
+        sum.less += (walk.grams - kept) * days.length;
         for (const day of days) cold.push(...coldNight(day, warmest, bedless));
         for (const asked of walk.used) lacks.push(...lackOf(asked, walk, over, { listed, doing }));
         const dry = days.find(({ weather }) => weather.has("dry stretch")) ?? days[0]!;
@@ -125,6 +131,7 @@ export function replayer(book: Book): Replayer {
       const first = sum.days[0]?.on ?? book.today;
       return {
         ...sum,
+        grams: gramsIn(list),
         less: sum.days.length === 0 ? 0 : sum.less / sum.days.length,
         cold,
         lacks,
@@ -162,7 +169,7 @@ function askedOn(book: Book, days: readonly Day[], n: number): AskedWalk {
     many,
     missed: outing.trip.missed.map(({ what }) => what),
     litres: dryKm > 0 ? suppliesAhead(supplyUses(book), [], stretch, 0.5).water.need : 0,
-    grams: gramsOf(carries.flatMap(({ item }) => book.item(item) ?? [])),
+    grams: gramsOf(wentAlong(book.tripOf(outing), book).filter(({ item }) => isKept(item))),
   };
 }
 

@@ -14,3 +14,12 @@ export const inOrder = (a: string, b: string): number => Number(a > b) - Number(
 /** So many days later, as an ISO date. */
 export const daysAfter = (day: string, days: number): string =>
   formatISO(addDays(parseISO(day), days), { representation: "date" });
+
+/** The months of a year, 1 to 12. */
+export const MONTHS: readonly number[] = Array.from({ length: 12 }, (_, n) => n + 1);
+
+/** The month of an ISO date, 1 to 12. */
+export const monthOf = (on: string) => Number(on.slice(5, 7));
+
+/** Is a month another, or one beside it? */
+export const areNear = (month: number, other: number) => [0, 1, 11].includes(Math.abs(month - other));

@@ -265,3 +265,9 @@ const wayOf = (bed: FullItem, extras: readonly FullItem[], comfort: Comfort): Wa
 /** The lightest way to sleep that keeps a cold night unlikely at a low; null where nothing does. */
 export const lightestWarm = (ways: readonly WayToSleep[], low: number): WayToSleep | null =>
   ways.find(({ comfort }) => comfort.coldAt(low) <= COLD_CHANCE) ?? null;
+
+/** The warmest way to sleep with some things and no others; null: no bed is among them. */
+export const warmestWith = (things: ReadonlySet<ItemId>, beds: readonly BedNights[]): WayToSleep | null =>
+  waysToSleep(beds)
+    .filter(({ bed, extras }) => [bed, ...extras].every(({ id }) => things.has(id)))
+    .sort((a, b) => a.comfort.median - b.comfort.median)[0] ?? null;

@@ -4,6 +4,7 @@ import { carriedIn } from "../changes";
 import type { Db } from "../db";
 import { allEntries, saveEntries } from "./entries";
 import { allItems, saveItems } from "./items";
+import { allKits, saveKits } from "./kits";
 import { allRulings, saveRulings } from "./rulings";
 import { readSettings, saveSettings } from "./settings";
 import { allTasks, saveTasks } from "./tasks";
@@ -26,6 +27,7 @@ export async function readLog(db: Db): Promise<Log> {
     entries: await allEntries(db),
     rulings: await allRulings(db),
     tasks: await allTasks(db),
+    kits: await allKits(db),
   };
 }
 
@@ -43,6 +45,7 @@ export async function rereadLog(db: Db, before: Log, parts: ReadonlySet<string>)
     entries: parts.has("entry") ? await allEntries(db) : before.entries,
     rulings: parts.has("ruling") ? await allRulings(db) : before.rulings,
     tasks: parts.has("task") ? await allTasks(db) : before.tasks,
+    kits: parts.has("kit") ? await allKits(db) : before.kits,
     trips: heads.map((head) => ({
       ...head,
       carries: [
@@ -75,12 +78,13 @@ export async function addLog(db: Db, log: WholeLog, tell: Tell = async () => {})
   await saveEntries(db, log.entries);
   await saveRulings(db, log.rulings);
   await saveTasks(db, log.tasks);
+  await saveKits(db, log.kits);
   await saveTracks(db, log.tracks);
 }
 
 /** Puts a log in the place of everything there. Run it in a transaction. */
 export async function replaceLog(db: Db, log: WholeLog, tell?: Tell): Promise<void> {
-  for (const table of ["track", "task", "ruling", "entry", "carry", "leg", "trip", "item"])
+  for (const table of ["track", "kit", "task", "ruling", "entry", "carry", "leg", "trip", "item"])
     await db.query(`delete from ${table}`);
   await addLog(db, log, tell);
   await saveSettings(db, log.settings);

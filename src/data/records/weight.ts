@@ -9,7 +9,7 @@ const weightOf = (table: string) =>
   `(select coalesce(sum(octet_length(jsonb_strip_nulls(to_jsonb(t))::text)), 0) from ${table} t)`;
 
 const WEIGHT = `select (${[
-  ...["item", "trip", "leg", "entry", "ruling", "task", "track"].map(weightOf),
+  ...["item", "trip", "leg", "entry", "ruling", "task", "kit", "track"].map(weightOf),
   weightOf("(select * from carry where plain is null)"),
   `${PLAIN_BYTES} * (select count(*) from carry where plain is not null)`,
 ].join(" + ")})::float8 as bytes`;

@@ -50,6 +50,12 @@ const BENEATH: readonly Goal[] = [
     words: "compare difference lists lighter heavier changed",
   },
   {
+    name: "Kits: lists by name and season",
+    href: "/next/kits",
+    words:
+      "which of my kits saved list winter summer season change keep this list as a kit compare warm enough put in take out",
+  },
+  {
     name: "Your days: any list over them",
     href: "/next/replay",
     words:

@@ -16,17 +16,23 @@ const Items = z.array(ItemId).max(2000);
 const owned = async (tx: Db) =>
   new Set((await allItems(tx)).filter(({ state }) => state !== "wished").map(({ id }) => id));
 
-/** Keeps where the owner moved a thing on the list of a trip to come; null: it stands where it stands by itself. */
+/**
+ * Keeps where the owner moved a thing, and all that is of one set with it, on the list of a trip to come; null: it
+ * stands where it stands by itself.
+ */
 export async function move(trip: TripId, item: ItemId, to: Moved | null): Promise<Answer> {
   return acting(async (tx) => {
     const moved = Moved.nullable().parse(to);
     const thing = ItemId.parse(item);
     const known = await findTrip(tx, TripId.parse(trip));
-    if (!known || !(await owned(tx)).has(thing)) return noTrip;
-    const others = Object.entries(known.picks).filter(([id]) => id !== thing);
-    await saveTrips(tx, [
-      { ...known, picks: Object.fromEntries(moved ? [...others, [thing, moved]] : others) },
-    ]);
+    const shelf = (await allItems(tx)).filter(({ state }) => state !== "wished");
+    const first = shelf.find(({ id }) => id === thing);
+    if (!known || !first) return noTrip;
+    const together = shelf.filter(({ id, set }) => id === thing || (set !== null && set === first.set));
+    const those = new Set<string>(together.map(({ id }) => id));
+    const others = Object.entries(known.picks).filter(([id]) => !those.has(id));
+    const now = moved ? [...those].map((id) => [id, moved] as const) : [];
+    await saveTrips(tx, [{ ...known, picks: Object.fromEntries([...others, ...now]) }]);
     return { ok: true, value: undefined };
   });
 }

@@ -26,6 +26,7 @@ import { OverYourDays } from "./sections/over-your-days";
 import { OnSomeLegs } from "./sections/on-some-legs";
 import { WarmEnough } from "./sections/warm-enough";
 import { WearingOut } from "./sections/wearing-out";
+import { WhichKit } from "./sections/which-kit";
 
 export const metadata: Metadata = { title: "Next trip" };
 
@@ -98,6 +99,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
         )}
         <NeverWithout trip={trip?.id ?? "next"} never={book.settings.never} />
         <OverYourDays trip={trip} reading={reading} />
+        <WhichKit trip={trip} reading={reading} />
         <WarmEnough plan={plan} trip={trip} units={units} />
         <Missing plan={plan} book={book} />
       </div>

@@ -103,6 +103,7 @@ function newIn(log: WholeLog, here: WholeLog): WholeLog {
     entries: fresh(log.entries, here.entries),
     rulings: fresh(log.rulings, here.rulings),
     tasks: fresh(log.tasks, here.tasks),
+    kits: fresh(log.kits, here.kits),
   };
 }
 
@@ -115,4 +116,5 @@ const together = (here: WholeLog, fresh: WholeLog): WholeLog => ({
   entries: [...here.entries, ...fresh.entries],
   rulings: [...here.rulings, ...fresh.rulings],
   tasks: [...here.tasks, ...fresh.tasks],
+  kits: [...here.kits, ...fresh.kits],
 });

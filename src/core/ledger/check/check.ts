@@ -170,6 +170,7 @@ export function logProblems(log: Log): Problem[] {
     ...doubles(log.entries, "entries"),
     ...doubles(log.rulings, "rulings"),
     ...doubles(log.tasks, "tasks"),
+    ...doubles(log.kits, "kits"),
     ...tooMany(log),
     ...ofItems(log),
     ...sameTrips(log),
@@ -258,10 +259,13 @@ function carryProblems(
 }
 
 /** Things that entries, jobs and rulings speak of. */
-const namesOutside = ({ entries, tasks, rulings }: Log, names: Names): Problem[] => [
+const namesOutside = ({ entries, tasks, rulings, kits }: Log, names: Names): Problem[] => [
   ...entries.flatMap(({ item }, n) => unknown(item, names, ["entries", n, "item"])),
   ...tasks.flatMap(({ item }, n) => unknown(item, names, ["tasks", n, "item"])),
   ...rulings.flatMap(({ item }, n) => unknown(item, names, ["rulings", n, "item"])),
+  ...kits.flatMap(({ items }, k) =>
+    items.flatMap((item, n) => unknown(item, names, ["kits", k, "items", n])),
+  ),
 ];
 
 const rulingProblems = ({ item, what, verb }: Ruling, r: number): Problem[] =>
@@ -356,7 +360,7 @@ export interface AfterExit {
 
 /** Every thing that is marked on a trip after it had left: it can't have been there, or did not leave. */
 export function carriedAfterExit(log: Pick<Log, "settings" | "items" | "trips">): AfterExit[] {
-  const book = openBook({ ...log, entries: [], rulings: [], tasks: [] }, "9999-12-31");
+  const book = openBook({ ...log, entries: [], rulings: [], tasks: [], kits: [] }, "9999-12-31");
   return book.items.flatMap((item) => {
     const carries = marked(book.carriedOf(item.id));
     return carries.flatMap((one, n): AfterExit[] => {

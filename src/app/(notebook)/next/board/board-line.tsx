@@ -19,7 +19,7 @@ const MOVES: Readonly<Record<string, Side>> = { t: "take", l: "leave" };
 
 /** A thing on the board: what it weighs, why it stands here, and what moves it. */
 export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps) {
-  const { id, name, grams, column, why } = line;
+  const { id, name, set, grams, column, why } = line;
   const row = useRef<HTMLLIElement>(null);
   const drag = useDraggable({ id, disabled: !canMove });
   const to = otherSide(line);
@@ -54,6 +54,7 @@ export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps
         <a href={itemPath(id)} draggable={false} className="font-semibold hover:underline">
           {name}
         </a>{" "}
+        {set && <span className="text-sm text-muted">with the {set} </span>}
         {why && <span className={`text-sm text-muted ${column === "take" ? "ml-1" : "block"}`}>{why}</span>}
       </span>
       <span className="num whitespace-nowrap text-right text-sm">

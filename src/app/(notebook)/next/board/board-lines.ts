@@ -12,6 +12,8 @@ export interface BoardLine {
   readonly id: ItemId;
   readonly name: string;
   readonly stow: Stow;
+  /** What it moves as one with: all lines of that set; null: it moves by itself. */
+  readonly set: string | null;
   readonly grams: number | null;
   readonly counts: Load;
   readonly column: Column;
@@ -29,6 +31,7 @@ export const boardLines = ({ lines, next }: Plan): BoardLine[] =>
     id: line.item.id,
     name: line.item.name,
     stow: line.item.stow,
+    set: line.item.set,
     grams: line.advice.grams,
     counts: countsAs(line.item),
     column: line.column,
@@ -41,5 +44,6 @@ export const boardLines = ({ lines, next }: Plan): BoardLine[] =>
 /** A move, or the owner's word taken back (null). */
 export interface Move {
   readonly id: ItemId;
+  readonly set: string | null;
   readonly to: Side | null;
 }

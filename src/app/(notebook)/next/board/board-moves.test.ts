@@ -8,6 +8,7 @@ const line = (own: Column, column: Column = own, more: Partial<BoardLine> = {}):
   id: ItemId.parse("thing"),
   name: "thing",
   stow: "main",
+  set: null,
   grams: 100,
   counts: "base",
   column,

@@ -17,7 +17,7 @@ const isOn = (column: Column, side: Side) =>
  */
 export function moveTo(line: BoardLine, side: Side): Move | null {
   if (isOn(line.column, side)) return null;
-  return { id: line.id, to: isOn(line.own, side) ? null : side };
+  return { id: line.id, set: line.set, to: isOn(line.own, side) ? null : side };
 }
 
 /** Where a thing stands once its owner has moved it; what is to be done about it stays to be done. */
@@ -26,10 +26,12 @@ function columnAfter({ own }: BoardLine, to: Side | null): Column {
   return to === "take" && own === "not ready" ? "not ready" : to;
 }
 
-/** The board after a move, at once: the server judges the rest anew. */
-export const moved = (lines: readonly BoardLine[], { id, to }: Move): readonly BoardLine[] =>
+/** The board after a move, at once, the rest of its set along with it: the server judges the others anew. */
+export const moved = (lines: readonly BoardLine[], { id, set, to }: Move): readonly BoardLine[] =>
   lines.map((line) =>
-    line.id === id ? { ...line, column: columnAfter(line, to), why: to ? "Your word." : line.why } : line,
+    line.id === id || (set !== null && line.set === set)
+      ? { ...line, column: columnAfter(line, to), why: to ? "Your word." : line.why }
+      : line,
   );
 
 /** Grams of some lines; what nobody weighed counts nothing. */

@@ -27,8 +27,7 @@ export default async function ReplayPage({
   const trip = aheadOf(log.trips, book.today)[0] ?? null;
   const { days, overs, over, whole, list, replayed } = await replayFor(asked, trip, reading);
   if (days.length === 0) return <NoDays />;
-  const lists = listsOf(book, trip);
-  const grams = list.reduce((sum, { weight }) => sum + (weight?.g ?? 0), 0);
+  const lists = listsOf(reading, trip);
   return (
     <>
       <PageHead title="Over your days">
@@ -53,7 +52,7 @@ export default async function ReplayPage({
         {sayReplay(replayed, units)}
       </p>
       <p className="hint mb-4">
-        {count(list.length, "thing")}, {sayMass(grams, units)} as weighed.
+        {count(list.length, "thing")}, {sayMass(replayed.grams, units)} as it weighs now.
       </p>
       <DayStrip book={book} replayed={replayed} units={units} />
       <div className="mt-6 grid gap-8 lg:grid-cols-2">

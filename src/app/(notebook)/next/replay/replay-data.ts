@@ -1,9 +1,11 @@
 import type { Replayed } from "@/core/replay/replay";
 import type { Day } from "@/core/replay/days";
-import { withSchool, type Book } from "@/core/ledger/book";
+import { withSchool } from "@/core/ledger/book";
 import { ItemId, SchoolName, type Trip } from "@/core/model";
 import { planFor, type Plan } from "@/core/plan/plan";
+import { thingsOf } from "@/core/plan/which-kit";
 import type { FullItem } from "@/core/trade/full-item";
+import { areNear, monthOf } from "@/core/sums/days";
 import { pastOf } from "@/app/past";
 import type { Reading } from "@/app/reading";
 import { plansOf } from "@/app/plans";
@@ -35,9 +37,10 @@ interface Choice {
 /** Walks whose lists are offered; older ones are on their own pages. */
 const LATEST = 4;
 
-/** Lists that may be walked: the one ahead, those of the last walks, and what each other school would take. */
-export const listsOf = (book: Book, trip: Trip | null): Choice[] => [
+/** Lists that may be walked: the one ahead, those kept by name, those of the last walks, and what each other school would take. */
+export const listsOf = ({ book, log }: Reading, trip: Trip | null): Choice[] => [
   { key: "next", words: trip ? `For ${trip.name}` : "For the next" },
+  ...log.kits.map(({ id, name }) => ({ key: `kit ${id}`, words: `The kit “${name}”` })),
   ...book.outings
     .slice(-LATEST)
     .toReversed()
@@ -52,16 +55,16 @@ const alongIn = ({ lines }: Plan) =>
 
 /** A list by its key; the one ahead where there is none of that key. */
 async function listOf(key: string, trip: Trip | null, reading: Reading): Promise<readonly FullItem[]> {
-  const { book } = reading;
+  const { book, log } = reading;
   const [sort, name = ""] = [key.split(" ")[0], key.slice(key.indexOf(" ") + 1)];
   const outing = sort === "trip" ? book.outings.find(({ trip: { id } }) => id === name) : undefined;
   if (outing) return book.tripOf(outing).carries.flatMap(({ item }) => book.item(item) ?? []);
+  const kit = sort === "kit" ? log.kits.find(({ id }) => id === name) : undefined;
+  if (kit) return thingsOf(kit, book).things;
   const school = sort === "school" ? SchoolName.safeParse(name).data : undefined;
   if (school) return alongIn(planFor(withSchool(book, school), trip));
   return alongIn((await plansOf(reading))(trip));
 }
-
-const monthOf = (on: string) => Number(on.slice(5, 7));
 
 /** Months of a year, by season; named by themselves, as north and south differ. */
 const SEASONS: readonly (readonly [key: string, words: string, months: readonly number[]])[] = [
@@ -74,12 +77,11 @@ const SEASONS: readonly (readonly [key: string, words: string, months: readonly 
 /** Sorts of days that a list may be walked over, of which there are some. */
 function oversOf(days: readonly Day[], trip: Trip | null): (Choice & { of: (day: Day) => boolean })[] {
   const around = trip ? monthOf(trip.starts) : null;
-  const near = (month: number) => around !== null && [0, 1, 11].includes(Math.abs(month - around));
   const sorts = [
     { key: "all", words: "All your days", of: () => true },
     ...(around === null
       ? []
-      : [{ key: "like", words: "That time of year", of: ({ on }: Day) => near(monthOf(on)) }]),
+      : [{ key: "like", words: "That time of year", of: ({ on }: Day) => areNear(monthOf(on), around) }]),
     ...SEASONS.map(([key, words, months]) => ({
       key,
       words,

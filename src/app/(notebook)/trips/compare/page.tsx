@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { compareLists, listOf, totalOf, type ListDifference, type Listed } from "@/core/compare/lists";
-import { TripId, type Load, type Trip } from "@/core/model";
-import type { Book } from "@/core/ledger/book";
+import type { Load } from "@/core/model";
+import { thingsOf } from "@/core/plan/which-kit";
 import { countsAs } from "@/core/weighin/weigh-in";
 import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
@@ -23,6 +23,14 @@ const LOADS: readonly (readonly [Load, string])[] = [
   ["hobby", "hobby"],
 ];
 
+/** A list by its name: of a walk, or a kit. */
+interface Called {
+  readonly key: string;
+  readonly name: string;
+  readonly words: string;
+  readonly list: readonly Listed[];
+}
+
 interface Asked {
   readonly searchParams: Promise<{ a?: string; b?: string }>;
 }
@@ -33,16 +41,24 @@ interface Asked {
  */
 export default async function ComparePage({ searchParams }: Asked) {
   const { log, book } = await readBook();
-  const trips = log.trips
+  const walks = log.trips
     .filter(({ carries }) => carries.length > 0)
-    .toSorted((a, b) => a.starts.localeCompare(b.starts));
+    .toSorted((a, b) => a.starts.localeCompare(b.starts))
+    .map((trip): Called => {
+      const { id, name, starts, ends } = trip;
+      return { key: id, name, words: `${name}, ${sayDays(starts, ends)}`, list: listOf(trip, book.item) };
+    });
+  const kits = log.kits.map((kit): Called => {
+    const list = thingsOf(kit, book).things.map((item) => ({ item, grams: item.weight?.g ?? null }));
+    return { key: `kit ${kit.id}`, name: kit.name, words: `the kit “${kit.name}”`, list };
+  });
   const asked = await searchParams;
-  const find = (id: string | undefined) => trips.find((trip) => trip.id === TripId.safeParse(id).data);
-  const after = find(asked.b) ?? trips.at(-1);
-  const before = find(asked.a) ?? trips.filter((trip) => trip !== after).at(-1);
+  const find = (key: string | undefined) => [...walks, ...kits].find((each) => each.key === key);
+  const after = find(asked.b) ?? walks.at(-1) ?? kits.at(-1);
+  const before = find(asked.a) ?? [...kits, ...walks].filter((each) => each !== after).at(-1);
   if (!before || !after) return <TwoAreNeeded />;
   const { units } = book.settings;
-  const difference = compareLists(listOf(before, book.item), listOf(after, book.item));
+  const difference = compareLists(before.list, after.list);
   const change = sayMass(Math.abs(difference.grams), units);
   return (
     <>
@@ -52,11 +68,11 @@ export default async function ComparePage({ searchParams }: Asked) {
           : `${after.name} is ${change} ${difference.grams < 0 ? "lighter" : "heavier"}.`}
       </PageHead>
       <Choose
-        a={before.id}
-        b={after.id}
-        options={trips.map((trip) => [trip.id, `${trip.name}, ${sayDays(trip.starts, trip.ends)}`] as const)}
+        a={before.key}
+        b={after.key}
+        options={[...walks, ...kits].map(({ key, words }) => [key, words] as const)}
       />
-      <Sums before={before} after={after} book={book} />
+      <Sums before={before} after={after} units={units} />
       <AllChanges difference={difference} units={units} />
       <p className="hint mt-4">
         {count(difference.same.length, "thing")} on both, unchanged. A thing counts with what it was known to
@@ -64,7 +80,7 @@ export default async function ComparePage({ searchParams }: Asked) {
       </p>
       <WeightBars
         title="All lists, oldest first"
-        bars={barsOf(trips.slice(-DRAWN), book)}
+        bars={barsOf([...walks.slice(-DRAWN), ...kits])}
         imperial={units.weight === "oz"}
       />
     </>
@@ -83,26 +99,24 @@ function TwoAreNeeded() {
           </Link>
         }
       >
-        Enter two trips with what was in the pack, walked or planned, and they stand here side by side.
+        Enter two trips with what was in the pack, or keep two kits, and they stand here side by side.
       </Empty>
     </>
   );
 }
 
 interface SumsProps {
-  readonly before: Trip;
-  readonly after: Trip;
-  readonly book: Book;
+  readonly before: Called;
+  readonly after: Called;
+  readonly units: Units;
 }
 
 /** What both lists weigh, load by load. */
-function Sums({ before, after, book }: SumsProps) {
-  const { units } = book.settings;
-  const [was, is] = [listOf(before, book.item), listOf(after, book.item)];
+function Sums({ before, after, units }: SumsProps) {
   const rows = [...LOADS, [null, "in all"] as const].map(([load, word]) => {
     const of = (list: readonly Listed[]) =>
       totalOf(load === null ? list : list.filter(({ item }) => countsAs(item) === load));
-    return { load, word, was: of(was), is: of(is) };
+    return { load, word, was: of(before.list), is: of(after.list) };
   });
   return (
     <table className="mt-4 w-full max-w-2xl text-[0.95rem]">
@@ -171,16 +185,13 @@ function AllChanges({ difference, units }: { difference: ListDifference; units: 
 const sayChange = (grams: number, units: Units) =>
   grams === 0 ? "–" : `${grams < 0 ? "−" : "+"}${sayMass(Math.abs(grams), units)}`;
 
-const barsOf = (trips: readonly Trip[], book: Book) =>
-  trips.map((trip) => {
-    const list = listOf(trip, book.item);
-    return {
-      name: trip.name,
-      grams: LOADS.map(
-        ([load, word]) => [word, totalOf(list.filter(({ item }) => countsAs(item) === load))] as const,
-      ),
-    };
-  });
+const barsOf = (lists: readonly Called[]) =>
+  lists.map(({ name, list }) => ({
+    name,
+    grams: LOADS.map(
+      ([load, word]) => [word, totalOf(list.filter(({ item }) => countsAs(item) === load))] as const,
+    ),
+  }));
 
 /** Changes of one sort, with what they come to. */
 function Changes({

@@ -3,7 +3,7 @@ import type { Part } from "@/core/track/join";
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
 import type { ItemId, LegId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
-import { parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
+import { parseNumber, typedTemperature, withUnit } from "@/core/units/quantity";
 
 export interface LegValues {
   /** The leg's id, which it keeps wherever it is put. */
@@ -65,7 +65,7 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     note: typed.note,
     nights: parseNumber(typed.nights),
     foreseen: {
-      low: lowOf(typed.low, units),
+      low: typedTemperature(typed.low, units.temperature),
       dry: orNull(withUnit(typed.dry, units.distance)),
       resupply: parseNumber(typed.resupply),
     },
@@ -91,13 +91,6 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     ),
     offers: told(typed.offers),
   };
-}
-
-/** A temperature as typed; what is none goes on as it is, to be refused with a sentence. */
-function lowOf(text: string, { temperature }: Units): unknown {
-  if (text.trim() === "") return null;
-  const read = parseTemperature(text, temperature);
-  return read.ok ? read.value : text;
 }
 
 const told = (strengths: Partial<Record<string, Strength>>) =>

@@ -32,6 +32,7 @@ export interface Values {
   lentTo: string;
   delivery: string;
   slot: string;
+  set: string;
   currency: string;
   instead: string;
   label: string;
@@ -96,6 +97,7 @@ export function toValues(item: FileItem, units: Units): Values {
     lentTo: blank(item.lentTo),
     delivery: blank(item.delivery),
     slot: blank(item.slot),
+    set: blank(item.set),
     note: item.note ?? "",
     jobs: jobs ?? [],
     triggers: triggers ?? [],
@@ -189,6 +191,7 @@ export function toItem(id: string, v: Values, was: FileItem, units: Units): unkn
     lentTo: orNull(v.lentTo),
     delivery: v.state === "wished" ? parseNumber(v.delivery) : null,
     slot: orNull(v.slot),
+    set: orNull(v.set),
     note: v.note,
     jobs: v.jobs.length ? v.jobs : null,
     triggers: v.triggers.length ? v.triggers : null,

@@ -56,6 +56,7 @@ export function NameFields({ form, field, kinds, kind, bags }: NameFieldsProps) 
         {...field("slot")}
         hint="one job filled by one thing after another: walking shoes"
       />
+      <Field label="Set" {...field("set")} hint="things that are packed and left as one: cook set" />
     </div>
   );
 }

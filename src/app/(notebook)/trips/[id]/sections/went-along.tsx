@@ -33,6 +33,15 @@ export function WentAlong({ trip, along, units }: WentAlongProps) {
         >
           Against another list
         </Link>
+        {!trip.planned && along.length > 0 && (
+          <Link
+            prefetch={false}
+            className="link"
+            href={`/next/kits?${new URLSearchParams({ from: trip.id })}`}
+          >
+            Keep it as a kit
+          </Link>
+        )}
         <a className="link" href={list} download>
           as Markdown
         </a>
