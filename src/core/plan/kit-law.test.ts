@@ -53,7 +53,7 @@ test("whatever each thing by itself is told, no list that is proposed leaves a j
     }),
     { numRuns: 150 },
   );
-  expect(held).toBeGreaterThan(100);
+  expect(held).toBeGreaterThan(50);
 });
 
 test("nor does the list to start from, the best list within a weight, or what any school would leave for good", () => {

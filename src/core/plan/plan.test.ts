@@ -255,8 +255,8 @@ test("why a thing stands where it does, in a few words, whatever the reason", ()
       "Used on one such trip in 20.",
       "Used on one such trip in 5.",
       "Used on one such trip in two.",
-      "Used on 6 such trips in ten.",
-      "Used on 7 such trips in ten.",
+      "Used on six such trips in ten.",
+      "Used on seven such trips in ten.",
     ],
   );
   expect(said({ is: "earns its place" }, 0.75)).toBe("");
