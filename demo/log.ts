@@ -1,8 +1,9 @@
 import { readLogFile, sayProblem, FORMAT, VERSION } from "@/formats/log-file";
-import { kitOf } from "@/core/advice/kit";
 import { saidOf } from "@/core/advice/said";
 import { openBook } from "@/core/ledger/book";
-import type { Log, WholeLog } from "@/core/model";
+import { planFor } from "@/core/plan/plan";
+import { foretoldOf } from "@/core/seasons/foretold";
+import type { Log, Trip, WholeLog } from "@/core/model";
 import { daysAfter } from "@/core/sums/days";
 import { DETAILS, ITEMS, RATINGS, WEIGHINGS, WISHES } from "./gear";
 import { tripsAround } from "./ahead";
@@ -60,6 +61,12 @@ export function demoLog(today?: string): WholeLog {
   return { ...withAdvice(read.log), tracks: [{ ...quillTrack(), trip: quill.id }] };
 }
 
+/** The coldest night of a walk, °C: this walker's forecasts were right. */
+function coldestOf({ felt }: Trip): number | null {
+  const lows = felt.flatMap(({ low, roof }) => (low === null || roof ? [] : [low]));
+  return lows.length > 0 ? Math.min(...lows) : null;
+}
+
 /** What stood there on the eve of each walk, as the app keeps it: judged by what was in the log by then. */
 function withAdvice(log: Log): Log {
   const trips = log.trips.toSorted((a, b) => a.starts.localeCompare(b.starts));
@@ -71,8 +78,11 @@ function withAdvice(log: Log): Log {
       const items = log.items.map((item) =>
         item.since !== null && item.since > eve ? { ...item, state: "active" as const, since: null } : item,
       );
-      const { things } = kitOf(openBook({ ...log, items, trips: trips.slice(0, n) }, eve));
-      return { ...trip, advised: { on: eve, said: saidOf(things) } };
+      const book = openBook({ ...log, items, trips: trips.slice(0, n) }, eve);
+      const ahead = { ...trip, planned: true, carries: [], felt: [], missed: [], lines: [] };
+      const plan = planFor(book, ahead);
+      const said = saidOf(plan.lines.map(({ advice }) => advice));
+      return { ...trip, advised: { on: eve, said, foretold: foretoldOf(plan, ahead, coldestOf(trip)) } };
     }),
   };
 }

@@ -123,7 +123,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
 
     expect((await advisedOf()).advised).toEqual(advised);
     await page.goto(`${app.url}/trips/${(await advisedOf()).id}`);
-    await page.getByRole("heading", { name: "What was advised, and came of it" }).waitFor();
+    await page.getByRole("heading", { name: "What was advised and foreseen, and came of it" }).waitFor();
     await page.getByText(/^Of .* that you were told to leave, .* stayed at home/).waitFor();
 
     // And the next plan starts from there.

@@ -176,7 +176,7 @@ export function walk(
     trips.push({
       ...tripOf(walker, outing, carries, missed),
       ...lookBack(walker, holders, outing, carries),
-      advised: said ? { on: today, said: [...said] } : null,
+      advised: said ? { on: today, said: [...said], foretold: null } : null,
     });
   }
   return sum;

@@ -1,5 +1,6 @@
 import type { Trip, TripId } from "@/core/model";
 import { saidOf } from "@/core/advice/said";
+import { foretoldOf } from "@/core/seasons/foretold";
 import { planFor, type Plan } from "@/core/plan/plan";
 import { store } from "@/data/connection";
 import { findTrip } from "@/data/records/trips";
@@ -26,5 +27,9 @@ export async function advisedFor(id: TripId): Promise<Trip["advised"]> {
   const trip = reading.log.trips.find((each) => each.id === id);
   if (!trip) return null;
   const plan = (await plansOf(reading))(trip);
-  return { on: today(), said: saidOf(plan.lines.map(({ advice }) => advice)) };
+  return {
+    on: today(),
+    said: saidOf(plan.lines.map(({ advice }) => advice)),
+    foretold: foretoldOf(plan, trip, trip.foreseen.low),
+  };
 }

@@ -42,6 +42,7 @@ const shown = fc
         ...trip,
         advised: {
           on: trip.starts,
+          foretold: null,
           said: log.items.map(({ id }, n) => ({
             item: id,
             reason: "any",

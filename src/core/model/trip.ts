@@ -129,6 +129,9 @@ export type Line = z.infer<typeof Line>;
 export const SentLine = Line.extend({ change: z.enum(["rewritten", "deleted"]).nullable().default(null) });
 export type SentLine = z.infer<typeof SentLine>;
 
+/** A chance, 0 to 1. */
+const Chance = z.number().min(0).max(1);
+
 /** What was advised of a thing as a list was made: it is never judged anew. */
 export const Advised = z.object({
   item: ItemId,
@@ -138,15 +141,27 @@ export const Advised = z.object({
   sureness: z.enum(SURENESSES),
   leave: z.boolean().default(false).meta({ description: "true: told to leave it at home for good." }),
   saves: Amount.nullable().default(null).meta({ description: "Grams that leaving it would save." }),
-  givesOut: z
-    .number()
-    .min(0)
-    .max(1)
-    .nullable()
+  givesOut: Chance.nullable()
     .default(null)
     .meta({ description: "The chance, 0 to 1, that it gives out on the trip; null: nothing of it wears." }),
 });
 export type Advised = z.infer<typeof Advised>;
+
+/** What was foreseen of a trip as its list was made, to be held against what came. */
+export const Foretold = z.object({
+  used: z.record(ItemId, Chance).default({}).meta({ description: "By thing: the chance that it is used." }),
+  cold: z
+    .object({ low: Celsius, chance: Chance })
+    .nullable()
+    .default(null)
+    .meta({ description: "The coldest night expected, °C, and the chance that it is too cold for the bed." }),
+  gas: z
+    .object({ likely: Amount, most: Amount })
+    .nullable()
+    .default(null)
+    .meta({ description: "Grams of gas: as likely too little as too much, and enough nine times in ten." }),
+});
+export type Foretold = z.infer<typeof Foretold>;
 
 /** The weather of one day as it was told; what is left out nobody told of that day. */
 export const ToldDay = z.object({ on: Day, weather: Conditions });
@@ -203,7 +218,11 @@ export const Trip = z.object({
     .meta({ description: "Questions asked after it and waved away: they are not asked again." }),
   lines: z.array(Line).max(MOST_LINES).default([]).meta({ description: "Written on the way." }),
   advised: z
-    .object({ on: Day, said: z.array(Advised).max(MOST.items * 3) })
+    .object({
+      on: Day,
+      said: z.array(Advised).max(MOST.items * 3),
+      foretold: Foretold.nullable().default(null),
+    })
     .nullable()
     .default(null)
     .meta({ description: "What stood there as its list was made; null: there was none, or nobody kept it." }),

@@ -253,7 +253,7 @@ test("why a thing stands where it does, in a few words, whatever the reason", ()
     [
       "Used on next to no such trip.",
       "Used on one such trip in 20.",
-      "Used on one such trip in 5.",
+      "Used on one such trip in five.",
       "Used on one such trip in two.",
       "Used on six such trips in ten.",
       "Used on seven such trips in ten.",

@@ -3,7 +3,7 @@ import { ENOUGH, supplyUses } from "../weighin/supplies";
 import { suppliesAhead, type SuppliesAhead } from "../weighin/supplies-ahead";
 import type { Plan } from "./plan";
 
-/** Supplies of a planned trip, for what its list takes along, enough nine times in ten. */
+/** Supplies of a planned trip, for what its list takes along. */
 interface PlannedSupplies {
   readonly ahead: SuppliesAhead;
   readonly shopDays: number;
@@ -38,7 +38,12 @@ export function daysToShop({ next }: Pick<Plan, "next">, trip: Trip): number[] {
 }
 const HALF_A_DAY = 0.5;
 
-export function plannedSupplies({ kit: { book }, next, lines }: Plan, trip: Trip | null): PlannedSupplies {
+/** @param margin share, 0 to 1, of trips that they should be enough on */
+export function plannedSupplies(
+  { kit: { book }, next, lines }: Plan,
+  trip: Trip | null,
+  margin = ENOUGH,
+): PlannedSupplies {
   const list = lines
     .filter(({ column }) => column === "take" || column === "not ready")
     .map(({ item }) => item);
@@ -48,7 +53,7 @@ export function plannedSupplies({ kit: { book }, next, lines }: Plan, trip: Trip
     supplyUses(book),
     list,
     { nights: next.nights, days: next.days, shopDays, dryKm },
-    ENOUGH,
+    margin,
   );
   return { ahead, shopDays, foodGrams: ahead.foodGrams, waterGrams: ahead.water.need * GRAMS_PER_LITRE };
 }

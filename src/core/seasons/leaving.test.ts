@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { logOf } from "../../../tests/histories";
 import { openBook } from "../ledger/book";
 import { savedByLeaving } from "./leaving";
-import { shareBetween } from "./score";
+import { shareBetween } from "./truth";
 
 const walk = (month: number, km: number, marks: readonly object[], more: object = {}) => ({
   name: `Walk ${month}`,

@@ -1,28 +1,14 @@
-import jstat from "jstat";
-import { nth } from "../sums/there";
 import { openBook } from "../ledger/book";
 import { gaveOut } from "../ledger/followed";
-import type { Advised, ItemId, Log, Trip } from "../model";
+import type { Advised, Foretold, ItemId, Log, Trip } from "../model";
 import { groupBy } from "../sums/group";
+import { cameOf, foretoldOf, type Told } from "./foretold";
+import { truthsOf, type Truth } from "./truth";
 import { leavesForGood } from "../advice/advise";
-import { kitOf } from "../advice/kit";
+import { planFor } from "../plan/plan";
+import type { FullItem } from "../trade/full-item";
 import { inPlain } from "../trade/words/names";
 import { VERBS } from "../trade/verbs";
-
-/** A chance that was said, and whether it happened. */
-interface Said {
-  readonly chance: number;
-  readonly happened: boolean;
-}
-
-/** Chances said between two bounds: how high on average, how many, and how often it happened. */
-interface Bin {
-  readonly from: number;
-  readonly to: number;
-  readonly said: number;
-  readonly times: number;
-  readonly happened: number;
-}
 
 interface Counts {
   /** Flagged as not to go out as it is, taken all the same: how many, and of these how many failed or were damaged. */
@@ -55,13 +41,12 @@ export interface Score extends Counts {
   /** Trips that it is reckoned over, and for how many of them what was said then is kept. */
   readonly trips: number;
   readonly asSaid: number;
-  /** That a thing gives out on the trip, by the chance said. */
-  readonly givesOut: readonly Bin[];
+  /** By sort: the chances that were told, and what came. */
+  readonly truths: readonly Truth[];
 }
 
 /** The trips that the score looks back on: each is judged anew as it was on its first day. */
 const LOOKED_BACK = 12;
-const BOUNDS = [0, 0.02, 0.1, 0.3, 1] as const;
 
 /** The log as it was on the morning of a trip: what came later unsaid, and the trip itself only planned. */
 function asOf(log: Log, trip: Trip): Log {
@@ -95,7 +80,7 @@ function asOf(log: Log, trip: Trip): Log {
 export interface LookBack {
   /** It is what was said then; false: nobody kept it, and it is judged anew. */
   readonly isAsSaid: boolean;
-  readonly said: readonly Said[];
+  readonly told: readonly Told[];
   readonly counts: Counts;
 }
 
@@ -136,9 +121,14 @@ function keptOf(log: Log, said: readonly Advised[]): Spoken[] {
   }));
 }
 
-/** What the engine of today would have said on the morning of a trip. */
-const judgedAnew = (log: Log, trip: Trip): Spoken[] =>
-  kitOf(openBook(asOf(log, trip), trip.starts)).things.map((advice) => {
+/** What the engine of today would have said and foreseen on the morning of a trip. */
+function judgedAnew(log: Log, trip: Trip): { readonly spoken: Spoken[]; readonly foretold: Foretold } {
+  const before = asOf(log, trip);
+  const plan = planFor(
+    openBook(before, trip.starts),
+    before.trips.find(({ id }) => id === trip.id)!,
+  );
+  const spoken = plan.kit.things.map((advice) => {
     const { case: one, asks } = advice;
     return {
       item: one.item.id,
@@ -149,21 +139,27 @@ const judgedAnew = (log: Log, trip: Trip): Spoken[] =>
       givesOut: one.left && one.left.nextTrip > 0 ? one.left.givesOut : null,
     };
   });
+  // Where nobody foresaw the coldest night, the one that came stands for it.
+  const lows = trip.felt.flatMap(({ low, roof }) => (low !== null && !roof ? [low] : []));
+  const low = trip.foreseen.low ?? (lows.length > 0 ? Math.min(...lows) : null);
+  return { spoken, foretold: foretoldOf(plan, trip, low) };
+}
 
 /**
  * What was said before a trip, as it is kept or, for older trips, judged as it was on that morning, set against
  * what happened.
  */
-export function lookBack(log: Log, trip: Trip): LookBack {
-  const said: Said[] = [];
+export function lookBack(log: Log, trip: Trip, itemOf: (id: ItemId) => FullItem | undefined): LookBack {
   const counts = { ...NOTHING };
   const marks = new Map(trip.carries.flatMap(({ item, mark }) => (mark ? [[item, mark] as const] : [])));
   const missed = new Set(trip.missed.map(({ what }) => inPlain(what)));
-  const spoken = trip.advised ? keptOf(log, trip.advised.said) : judgedAnew(log, trip);
-  for (const { item, name, isFlagged, isLeft, isThere, givesOut } of spoken) {
+  const { advised } = trip;
+  const anew = advised?.foretold ? null : judgedAnew(log, trip);
+  const spoken = advised ? keptOf(log, advised.said) : anew!.spoken;
+  const foretold = advised?.foretold ?? anew!.foretold;
+  for (const { item, name, isFlagged, isLeft, isThere } of spoken) {
     const mark = marks.get(item);
     if (mark) {
-      if (givesOut !== null) said.push({ chance: givesOut, happened: gaveOut(mark) });
       const went = Number(mark.troubles.some((trouble) => trouble !== "nuisance") || gaveOut(mark));
       counts[isFlagged ? "flagged" : "unflagged"] += 1;
       counts[isFlagged ? "flaggedFailed" : "unflaggedFailed"] += went;
@@ -176,7 +172,10 @@ export function lookBack(log: Log, trip: Trip): LookBack {
       counts.leftMissed += Number(missed.has(inPlain(name)));
     }
   }
-  return { isAsSaid: trip.advised !== null, said, counts };
+  const givesOut = new Map(
+    spoken.flatMap(({ item, givesOut: chance }) => (chance === null ? [] : [[item, chance] as const])),
+  );
+  return { isAsSaid: advised !== null, told: cameOf(trip, foretold, givesOut, itemOf), counts };
 }
 
 /** The engine's own score, over the trips that were looked back on. */
@@ -185,33 +184,5 @@ export function scoreOf(looks: readonly LookBack[]): Score {
   for (const { counts } of looks)
     for (const each of Object.keys(NOTHING) as (keyof Counts)[]) sum[each] += counts[each];
   const asSaid = looks.filter(({ isAsSaid }) => isAsSaid).length;
-  return { trips: looks.length, asSaid, givesOut: binned(looks.flatMap(({ said }) => said)), ...sum };
+  return { trips: looks.length, asSaid, truths: truthsOf(looks.flatMap(({ told }) => told)), ...sum };
 }
-
-function binned(said: readonly Said[]): Bin[] {
-  return BOUNDS.slice(1).flatMap((to, n): Bin[] => {
-    const from = nth(BOUNDS, n);
-    const these = said.filter(({ chance }) => chance >= from && (chance < to || to === 1));
-    if (these.length === 0) return [];
-    return [
-      {
-        from,
-        to,
-        times: these.length,
-        said: these.reduce((sum, { chance }) => sum + chance, 0) / these.length,
-        happened: these.filter(({ happened }) => happened).length,
-      },
-    ];
-  });
-}
-
-/**
- * Where a share lies four times in five, having happened so often: the 80 % interval of a beta posterior on
- * Jeffreys' prior (Brown, Cai and DasGupta, Statistical Science 16:101, 2001; from memory).
- *
- * @example shareBetween(0, 0) // wide open
- */
-export const shareBetween = (happened: number, of: number): readonly [low: number, high: number] => {
-  const [a, b] = [happened + 0.5, of - happened + 0.5];
-  return [happened === 0 ? 0 : jstat.beta.inv(0.1, a, b), happened === of ? 1 : jstat.beta.inv(0.9, a, b)];
-};

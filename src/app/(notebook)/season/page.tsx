@@ -2,26 +2,18 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { Suspense } from "react";
 import { readBook } from "@/app/book";
-import { givingWay, keptWith, type Reading } from "@/app/reading";
-import {
-  lookBack,
-  lookedBackOn,
-  scoreOf,
-  shareBetween,
-  type LookBack,
-  type Score,
-} from "@/core/seasons/score";
 import { swapsMade } from "@/core/seasons/swaps";
 import type { Kit } from "@/core/advice/kit";
 import { savedByLeaving } from "@/core/seasons/leaving";
 import { listsBetween, seasonOf, yearsOf } from "@/core/seasons/season";
 import type { Book } from "@/core/ledger/book";
 import { sayMoney } from "@/core/say/money";
-import { capital, count, percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
+import { count, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Section } from "@/ui/page/section";
 import { itemPath } from "@/ui/paths";
 import { Table } from "@/ui/page/table";
+import { HowItCameOut } from "./how-it-came-out";
 import { ListChanges } from "./list-changes";
 import { YearRing } from "./year-ring";
 import { YearsBeside } from "./years-beside";
@@ -216,90 +208,5 @@ function ChooseYears({ years, before, after }: ChooseYearsProps) {
       </label>
       <button className="btn">Set them side by side</button>
     </form>
-  );
-}
-
-/** All is judged anew for each trip that is looked back on: the page goes out first, and others have their turns. */
-const scored = keptWith(async ({ log, book }) => {
-  const looks: LookBack[] = [];
-  const giveWay = givingWay();
-  for (const trip of lookedBackOn(log, book.today)) {
-    await giveWay();
-    looks.push(lookBack(log, trip));
-  }
-  return scoreOf(looks);
-});
-
-/** What it is reckoned from: what was said then, or what would be said today of what was known then. */
-function sayJudged({ trips, asSaid }: Score): string {
-  const anew = "judged anew as on its first morning, with nothing known of what came after.";
-  if (asSaid === 0) return anew;
-  const kept = "by what was said as its list was made";
-  return asSaid === trips ? `${kept}.` : `${count(asSaid, "of them", "of them")} ${kept}, the others ${anew}`;
-}
-
-/** The tool's own score, in view: what was said before each trip, and what happened on it. */
-async function HowItCameOut({ reading }: { reading: Reading }) {
-  const score = await scored(reading);
-  if (score.trips === 0) return null;
-  const { flagged, flaggedFailed, unflagged, unflaggedFailed, leftTaken, leftUsed, left, leftMissed } = score;
-  return (
-    <Section title="Verdicts that came true, and that did not" look="mt-8 max-w-4xl">
-      <p className="hint mb-2">
-        {score.trips === 1 ? "The last trip" : `Each of the last ${count(score.trips, "trip")}`}:{" "}
-        {sayJudged(score)}
-      </p>
-      <ul className="mb-3">
-        <li>
-          Of what was flagged for repair or replacement and taken all the same,{" "}
-          <b>{sayShare(flaggedFailed, flagged)}</b> went wrong on the trip; of what was not,{" "}
-          <b>{sayShare(unflaggedFailed, unflagged)}</b>. {capital(count(unflaggedFailed, "thing"))} went wrong
-          that nobody had flagged.
-        </li>
-        <li>
-          Told to leave and taken: {leftTaken}; {leftUsed} of them were used. Told to leave and left: {left};{" "}
-          {leftMissed} were missed.
-        </li>
-      </ul>
-      <p className="mb-1 font-semibold">“It gives out on this trip”: what was said, and what happened</p>
-      <Table
-        rows={score.givesOut}
-        keyOf={({ from }) => from}
-        columns={[
-          { head: "said", cell: ({ from, to }) => `${Math.round(from * 100)} to ${percent(to)}` },
-          { head: "times", number: true, cell: ({ times }) => times },
-          { head: "on average", number: true, cell: ({ said }) => percent(said) },
-          {
-            head: "happened",
-            number: true,
-            cell: ({ happened, times }) => `${happened}, ${percent(happened / times)}`,
-          },
-          {
-            head: <span className="sr-only">picture</span>,
-            look: "w-1/2 pl-4",
-            cell: ({ said, happened, times }) => <SaidAndHappened said={said} happened={happened / times} />,
-          },
-        ]}
-      />
-      <p className="hint">The bar is how often it happened, the upright how often it was said to.</p>
-    </Section>
-  );
-}
-
-/** "33 % (4 of 12; 18 to 50 %)": a share, and where four in five of such lie. */
-function sayShare(happened: number, of: number): string {
-  if (of === 0) return "none (nothing was)";
-  const [low, high] = shareBetween(happened, of);
-  return `${percent(happened / of)} (${happened} of ${of}; ${Math.round(100 * low)} to ${percent(high)})`;
-}
-
-/** Two shares, 0 to 1: what happened as a bar, what was said as an upright across it. */
-function SaidAndHappened({ said, happened }: { said: number; happened: number }) {
-  return (
-    <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="h-4 w-full" aria-hidden="true">
-      <rect x="0" y="3.5" width="100" height="1" className="fill-rule" />
-      <rect x="0" y="2" width={100 * happened} height="4" className="fill-leaf" />
-      <rect x={100 * said - 0.3} y="0" width="0.6" height="8" className="fill-ink" />
-    </svg>
   );
 }

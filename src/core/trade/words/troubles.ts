@@ -17,7 +17,7 @@ export interface TroubleRow {
 
 const isAir = ({ kind, jobs }: { readonly kind: string; readonly jobs: readonly string[] }) =>
   kind === "inflatable pad" || kind === "pillow" || (jobs.includes("pad") && kind !== "foam pad");
-const isShoe = ({ jobs }: { readonly jobs: readonly string[] }) =>
+export const isShoe = ({ jobs }: { readonly jobs: readonly string[] }) =>
   jobs.includes("walk") || jobs.includes("camp shoes");
 const isPower = ({ kind, jobs }: { readonly kind: string; readonly jobs: readonly string[] }) =>
   jobs.includes("light") ||

@@ -2,6 +2,7 @@ import type { Book } from "@/core/ledger/book";
 import { followedOn } from "@/core/ledger/followed";
 import type { Trip } from "@/core/model";
 import { sayFollowed } from "@/core/say/walk/followed";
+import { sayForetold } from "@/core/seasons/foretold-words";
 import { sayDay } from "@/core/units/speak";
 
 /**
@@ -9,14 +10,13 @@ import { sayDay } from "@/core/units/speak";
  * was kept.
  */
 export function WhatWasSaid({ trip, book }: { trip: Trip; book: Book }) {
-  const sentences = sayFollowed(
-    followedOn(trip, (id) => book.item(id)?.name),
-    book.settings.units,
-  );
+  const { units } = book.settings;
+  const followed = followedOn(trip, (id) => book.item(id)?.name);
+  const sentences = [...sayFollowed(followed, units), ...sayForetold(trip, units)];
   if (!trip.advised || trip.planned || sentences.length === 0) return null;
   return (
     <>
-      <h2 className="mb-1 mt-5 text-lg">What was advised, and came of it</h2>
+      <h2 className="mb-1 mt-5 text-lg">What was advised and foreseen, and came of it</h2>
       {sentences.map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}
