@@ -13,7 +13,7 @@ const LAYERS = [
   ["advice"],
   ["ask", "weighin", "hear", "compare"],
   ["say"],
-  ["plan", "jobs", "seasons", "replay"],
+  ["plan", "jobs", "seasons", "replay", "shakedown"],
 ];
 const layers = LAYERS.map((names, n) => ({
   name: `core-${names.join("-")}-leans-down-only`,

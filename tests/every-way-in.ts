@@ -290,6 +290,13 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   ],
   "bench#tickTask": ([a, b], log) => [pick(log.tasks, a) ?? { id: "t", what: "job" }, b % 2 === 0],
   "bench#deleteTask": ([a], log) => [pick(log.tasks, a)?.id ?? "none"],
+  "next/shakedown#sayTried": ([a, b], log) => [log.item(a), b % 2 === 0],
+  "next/shakedown#enterShakedown": ([a, b, c], log) => [
+    log.trip(a),
+    ["an evening in the garden", "a night out", "nothing"][b % 3],
+    DAYS[c % DAYS.length],
+    c % 2 ? "Vask" : null,
+  ],
   "next/kits#keepKit": ([a, b, c], log) => [`kit ${a % 3}`, b % 2 ? "next" : log.trip(c)],
   "next/kits#saveKit": ([a, b, c], log) => [
     {

@@ -27,6 +27,7 @@ const VIEWS = [
     "/next",
     "/next/replay",
     "/next/kits",
+    "/next/shakedown",
     "/bench",
     "/ready",
     "/season",

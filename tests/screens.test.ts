@@ -36,6 +36,7 @@ const SCREENS = [
   "/trips/loads",
   "/next/replay?over=frost",
   "/next/kits",
+  "/next/shakedown?place=Vask",
   "/next/kits/frost",
   "/shelf/wishes",
   "/shelf/beside?of=trail-shoes-pair-3&of=trail-shoes-pair-2",

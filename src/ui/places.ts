@@ -43,6 +43,7 @@ export const GROUPS: readonly PlaceGroup[] = [
         key: "n",
         under: [
           { href: "/next/kits", label: "Kits", key: "j" },
+          { href: "/next/shakedown", label: "Shakedown", key: "d" },
           { href: "/next/replay", label: "Your days", key: "y" },
         ],
       },

@@ -23,6 +23,8 @@ export interface Day {
   readonly on: string;
   readonly leg: Leg | null;
   readonly metres: number;
+  /** Metres up, as its leg has them; null where nobody said. */
+  readonly ascent: number | null;
   /** What weather and ground it had; what it had none of is left out. */
   readonly weather: ReadonlyMap<Trigger, Exclude<Strength, "none">>;
   /** Of these, what somebody said of the walk, and nobody of the day. */
@@ -48,8 +50,8 @@ const GUESSED_LOW = {
  */
 export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
   const legs = legsByDay(trip.legs, shares, trip.starts, days);
-  const metres = (leg: Leg | null) =>
-    leg === null ? 0 : leg.distance.m / Math.max(1, legs.filter((each) => each === leg).length);
+  /** A day's part of what its leg has in all. */
+  const ofDay = (leg: Leg, all: number) => all / Math.max(1, legs.filter((each) => each === leg).length);
   const weather = legs.map(() => new Map<Trigger, Exclude<Strength, "none">>());
   const guessed = legs.map(() => new Set<Trigger>());
   const daily = new Map(trip.daily.map((day) => [day.on, day.weather]));
@@ -82,7 +84,8 @@ export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
       n: at + 1,
       on: daysAfter(trip.starts, at),
       leg,
-      metres: metres(leg),
+      metres: leg === null ? 0 : ofDay(leg, leg.distance.m),
+      ascent: leg?.ascent ? ofDay(leg, leg.ascent.m) : null,
       weather: weather[at]!,
       guessed: guessed[at]!,
       night: told === undefined ? null : nightOf(told, weather[at]!, beds),

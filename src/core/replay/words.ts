@@ -10,6 +10,7 @@ import {
   listWords,
   sayDay,
   sayDistance,
+  sayHeight,
   sayPoured,
   sayMass,
   sayTemperature,
@@ -85,10 +86,11 @@ function rest(all: readonly string[]): string {
 }
 
 /** Its way and its night, the low as a guess where it is one: "13 km, perhaps down to 4 °C". */
-export function sayWayAndNight({ metres, night }: Day, units: Units): string {
+export function sayWayAndNight({ metres, ascent, night }: Day, units: Units): string {
   const low = night?.low ?? null;
   return [
     sayDistance(metres, units),
+    ...(ascent === null ? [] : [`${sayHeight(ascent, units)} up`]),
     ...(low === null ? [] : [`${night!.isGuess ? "perhaps " : ""}down to ${sayTemperature(low, units)}`]),
     ...(night?.roof ? ["under a roof"] : []),
   ].join(", ");

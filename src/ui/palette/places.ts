@@ -50,6 +50,12 @@ const BENEATH: readonly Goal[] = [
     words: "compare difference lists lighter heavier changed",
   },
   {
+    name: "Shakedown: what to try before a big walk",
+    href: "/next/shakedown",
+    words:
+      "try near home test new mended garden night out rain frost load before the big trip what held trial is it sound prove",
+  },
+  {
     name: "Kits: lists by name and season",
     href: "/next/kits",
     words:

@@ -19,6 +19,7 @@ import { PlanBoard } from "./board/plan-board";
 import { First } from "./sections/first";
 import { IfItFails } from "./sections/if-it-fails";
 import { NeverWithout } from "./sections/never-without";
+import { NotSure } from "./sections/not-sure";
 import { HowMuch } from "./sections/how-much";
 import { Missing } from "./sections/missing";
 import { PlanPath } from "./sections/plan-path";
@@ -86,6 +87,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
       )}
       <div className="mt-8 grid gap-8 lg:grid-cols-2">
         <WearingOut plan={plan} units={units} />
+        {trip && <NotSure plan={plan} trip={trip} units={units} />}
         {trip && <IfItFails plan={plan} trip={trip} units={units} />}
         {trip && <OnSomeLegs trip={trip} plan={plan} some={some} stages={stages} units={units} />}
         <HowMuch plan={plan} trip={trip} units={units} />

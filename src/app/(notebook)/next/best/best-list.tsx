@@ -9,6 +9,7 @@ import { count, listWords, percent, sayMass, type Units } from "@/core/units/spe
 import { Field } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
 import { Section } from "@/ui/page/section";
+import { replayPath } from "@/ui/paths";
 import { useDoing } from "@/ui/use-doing";
 import { leaveOut } from "../actions";
 import { useSearch } from "./use-search";
@@ -118,14 +119,19 @@ function Found({ best, things, units, busy, onLeave }: FoundProps) {
             .
           </p>
           <p className="text-sm">{whatItCosts(left)}</p>
-          <button
-            type="button"
-            className="btn mt-2"
-            disabled={busy}
-            onClick={() => onLeave(left.map(({ id }) => id))}
-          >
-            Leave these
-          </button>
+          <p className="mt-2 flex flex-wrap items-center gap-3">
+            <button
+              type="button"
+              className="btn"
+              disabled={busy}
+              onClick={() => onLeave(left.map(({ id }) => id))}
+            >
+              Leave these
+            </button>
+            <a className="link" href={replayPath({ without: left.map(({ id }) => id) })}>
+              What that would have cost on your days
+            </a>
+          </p>
         </>
       )}
     </>

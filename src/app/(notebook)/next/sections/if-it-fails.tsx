@@ -9,9 +9,10 @@ import { Section } from "@/ui/page/section";
 export function IfItFails({ plan, trip, units }: { plan: Plan; trip: Trip; units: Units }) {
   const fails = failsOn(plan, trip);
   if (fails.things.length === 0) return null;
+  const longest = sayLongest(fails, units);
   return (
     <Section title="If it fails on the way">
-      <p className="hint">{sayLongest(fails, units)}</p>
+      {longest && <p className="hint">{longest}</p>}
       <ul>
         {fails.things.filter(saysMore).map((each) => (
           <li key={each.line.item.id} className="border-b border-rule py-1">

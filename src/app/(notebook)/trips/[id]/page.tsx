@@ -69,7 +69,7 @@ export default async function TripPage({ params }: Asked) {
         </section>
         <WentAlong trip={trip} along={along} units={units} />
       </div>
-      {!trip.planned && <DayByDay trip={trip} units={units} />}
+      {!trip.planned && <DayByDay trip={trip} book={book} />}
     </>
   );
 }

@@ -1,13 +1,15 @@
+import type { Book } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
 import { daysOf, type Day } from "@/core/replay/days";
 import { sayWayAndNight, sayWhichDay } from "@/core/replay/words";
-import type { Units } from "@/core/units/speak";
+import { theThing } from "@/core/say/words";
+import { listWords } from "@/core/units/speak";
 import { DayGrid } from "./day-grid";
 import { DAY_WEATHERS } from "./day-weathers";
 
 /** What each day asked: its way, its weather and its night, as told or guessed, and told by a tap. */
-export function DayByDay({ trip, units }: { trip: Trip; units: Units }) {
+export function DayByDay({ trip, book }: { trip: Trip; book: Book }) {
   const days = daysOf(outingOf(trip));
   return (
     <section aria-labelledby="days-title" className="mt-8">
@@ -24,12 +26,18 @@ export function DayByDay({ trip, units }: { trip: Trip; units: Units }) {
           n: day.n,
           on: day.on,
           words: sayWhichDay(day),
-          more: sayWayAndNight(day, units),
+          more: `${sayWayAndNight(day, book.settings.units)}${sayBed(day, book)}`,
           weather: DAY_WEATHERS.map(([trigger]) => strengthOf(day, trigger, trip)),
         }))}
       />
     </section>
   );
+}
+
+/** What was slept in, where that was told: ", in the quilt and the silk liner". */
+function sayBed({ night }: Day, book: Book): string {
+  const slept = (night?.slept ?? []).flatMap((id) => book.item(id) ?? []).map(theThing);
+  return slept.length > 0 ? `, in ${listWords(slept, "and")}` : "";
 }
 
 /** How strong it was, and whether somebody said so of that day. */
