@@ -188,6 +188,7 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
       strength: (["none", "some", "strong", null] as const)[c % 4],
     },
   ],
+  "trips#askDays": ([a, b], log) => [log.trip(a), b % 3 ? "Vask" : "nowhere"],
   "trips#setDays": ([a, b], log) => [
     log.trip(a),
     b % 2 ? [{ on: "2026-01-01", weather: { rain: "some" } }] : [],

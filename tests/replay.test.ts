@@ -69,6 +69,44 @@ test("the weather of a day is tapped: some, much, none, nobody knows; it outlive
   await cell("none, guessed").waitFor();
   await page.getByRole("button", { name: "Undo" }).first().click();
   await cell("none").waitFor();
+  // What the desk knows fills what nobody told; what was told stands; one press takes it back.
+  await page.getByText(/^Ask the weather desk what they were like/).click();
+  await page.getByLabel("Where").selectOption("Quillet");
+  await page.getByRole("button", { name: "Ask", exact: true }).click();
+  const rain = page.getByRole("button", { name: /^Rain on day 1: / });
+  await page.waitForFunction(
+    () => !/guessed/.test(document.querySelector('[aria-label^="Rain on day 1"]')!.ariaLabel!),
+  );
+  await cell("none").waitFor();
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await page.waitForFunction(() =>
+    /guessed/.test(document.querySelector('[aria-label^="Rain on day 1"]')!.ariaLabel!),
+  );
+  expect(await rain.count()).toBe(1);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test("forecast and truth: what was said before a walk stands on its page, and all of it, by sort, on Season", async () => {
+  const { page, faults } = await openPage(browser, `${demo.url}/trips/hask-plateau-2025-01-25`);
+  await page
+    .getByText(/^Nights down to −9\s°C were foreseen, \d+\s% .* it came to −9\s°C, and one was cold\.$/)
+    .waitFor();
+  await page.goto(`${demo.url}/season`);
+  await page.getByRole("heading", { name: "What was foreseen, and what came" }).waitFor();
+  for (const sort of [
+    "It is used",
+    "The shoes give out",
+    "A night is too cold for the bed",
+    "So much gas is enough",
+  ])
+    await page
+      .getByRole("listitem")
+      .filter({ has: page.getByRole("heading", { name: sort }) })
+      .getByText(/^Said \d+\s% on average; came \d+ times of \d+/)
+      .waitFor();
+  await page.getByRole("img", { name: /^It is used\. 0 to 10\s%: / }).waitFor();
+  await expectAccessible(page);
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -158,3 +158,11 @@ export function withToldDay(
     ...(Object.keys(weather).length > 0 ? [{ on, weather }] : []),
   ].sort((a, b) => inOrder(a.on, b.on));
 }
+
+/** The told days of a trip with what else is known of one of them: what was told stands. */
+export const withUntold = (daily: readonly ToldDay[], { on, weather }: ToldDay): ToldDay[] => {
+  const before = daily.find((day) => day.on === on)?.weather ?? {};
+  return [...daily.filter((day) => day.on !== on), { on, weather: { ...weather, ...before } }].sort((a, b) =>
+    inOrder(a.on, b.on),
+  );
+};

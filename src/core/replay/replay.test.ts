@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
 import { TODAY } from "../../../tests/judged";
 import { marked, openBook, partOf, type Book } from "../ledger/book";
-import { countedOn, outingOf, withToldDay } from "../ledger/outing";
+import { countedOn, outingOf, withToldDay, withUntold } from "../ledger/outing";
 import { Trip } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { isOffered, RANK } from "../trade/jobs";
@@ -12,7 +12,7 @@ import { isBed } from "../trade/warmth";
 import { sleepOf, waysToSleep } from "../weighin/sleep";
 import { daysOf } from "./days";
 import { replayer, type Replayed } from "./replay";
-import { sayReplay } from "./words";
+import { sayReplay, sayTotals } from "./words";
 
 const units = { weight: "g", distance: "km", temperature: "C" } as const;
 const weighed = ({ weight }: FullItem) => weight?.g ?? 0;
@@ -313,6 +313,25 @@ describe("the days of a walk", () => {
     expect(days[0]!.night).toMatchObject({ low: 6, roof: true });
     expect(days[8]!.night).toMatchObject({ low: -7, isGuess: true });
     expect(days[9]!.night).toBeNull();
+  });
+
+  test("climb by its leg; what the days come to, in a sentence; what else is known of a day puts nothing told aside", () => {
+    const days = day({
+      legs: [{ id: "leg-1", distance: "100 km", ascent: "2000 m" }],
+      conditions: { rain: "some", wind: "some" },
+      counted: { rain: 3, wind: 1 },
+      felt: [{ low: -3 }, { low: 4 }, { low: -8, roof: true }],
+    });
+    expect(days[0]!.ascent).toBe(200);
+    expect(plainText(sayTotals(days, units))).toBe(
+      "Rain on three of ten days and wind on one; one of two nights below 0 °C, the coldest −3 °C.",
+    );
+    expect(sayTotals(day({ ends: "2025-06-01" }), units)).toBe("");
+    const told = [{ on: "2025-06-02", weather: { rain: "strong" as const } }];
+    expect(withUntold(told, { on: "2025-06-02", weather: { rain: "none", sun: "some" } })).toEqual([
+      { on: "2025-06-02", weather: { rain: "strong", sun: "some" } },
+    ]);
+    expect(withUntold(told, { on: "2025-06-01", weather: { sun: "some" } })).toHaveLength(2);
   });
 
   test("a walk of one day, and one without a leg or a word of weather", () => {

@@ -3,8 +3,9 @@ import { nth } from "../sums/there";
 import type { Job } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { RANK } from "../trade/jobs";
-import { TRIGGER_RULES } from "../trade/triggers";
+import { FORESEEN, TRIGGER_RULES } from "../trade/triggers";
 import {
+  capital,
   count,
   inWords,
   listWords,
@@ -128,4 +129,27 @@ export function sayWithout(replayed: Replayed, thing: FullItem): string | null {
     ...(cold.length > 0 ? [`${coldNights(cold.length)}, ${sayDay(cold.at(-1)!.day.on)} the last`] : []),
   ];
   return `Left at home over your ${count(days.length, "day")}: ${told.length > 0 ? told.join("; ") : "something else would have done on all of them, or nothing asked for it"}.`;
+}
+
+/** What the days of a walk come to, guesses with them: "Rain on two of five days; one night of three below 0 °C." */
+export function sayTotals(days: readonly Day[], units: Units): string {
+  const had = FORESEEN.flatMap((trigger) => {
+    const n = days.filter(({ weather }) => weather.has(trigger)).length;
+    return n > 0 ? [{ trigger, n }] : [];
+  }).sort((a, b) => b.n - a.n);
+  const weathers = had.map(({ trigger, n }, at) =>
+    at === 0
+      ? `${capital(TRIGGER_RULES[trigger].words)} on ${inWords(n)} of ${inWords(days.length)} ${days.length === 1 ? "day" : "days"}`
+      : `${TRIGGER_RULES[trigger].words} on ${inWords(n)}`,
+  );
+  const lows = days.flatMap(({ night }) => (night?.low != null && !night.roof ? [night.low] : []));
+  const frosty = lows.filter((low) => low < 0).length;
+  const nights =
+    lows.length > 0
+      ? [
+          `${inWords(frosty)} of ${inWords(lows.length)} ${lows.length === 1 ? "night" : "nights"} below ${sayTemperature(0, units)}, the coldest ${sayTemperature(Math.min(...lows), units)}`,
+        ]
+      : [];
+  const told = [...(weathers.length > 0 ? [listWords(weathers, "and")] : []), ...nights];
+  return told.length > 0 ? `${capital(told.join("; "))}.` : "";
 }

@@ -5,7 +5,7 @@ import { Text } from "@/core/units/text";
 import { tripProblems } from "@/core/ledger/check/check";
 import { againstTrip, packedOn } from "@/core/ledger/check/trip-change";
 import { walked } from "@/core/ledger/intended";
-import { withToldDay } from "@/core/ledger/outing";
+import { withToldDay, withUntold } from "@/core/ledger/outing";
 import { carriedOnStretches, stretchesOf, type Stretch } from "@/core/ledger/stretches";
 import {
   BagWeighing,
@@ -26,6 +26,8 @@ import {
 } from "@/core/model";
 import { slug } from "@/core/model/slug";
 import { carriesOf, removeCarries, saveCarries } from "@/data/records/carries";
+import { conditionsOf } from "@/core/weather/desk";
+import { store } from "@/data/connection";
 import { fullOf } from "@/data/limits";
 import type { Db } from "@/data/db";
 import { refuseAfterExit } from "@/data/records/exits";
@@ -33,6 +35,7 @@ import { isRefused, Refused } from "@/data/refused";
 import { allItems, findItem } from "@/data/records/items";
 import { saveTracks } from "@/data/records/tracks";
 import { allTrips, findTrip, keepAdvised, keepDaily, removeTrip, saveTrips } from "@/data/records/trips";
+import { weatherDesk } from "@/standins/weather-desk";
 import { acting } from "@/app/acting";
 import { advisedFor } from "@/app/plans";
 import { today } from "@/app/reading";
@@ -200,6 +203,26 @@ export async function setDay(id: TripId, raw: z.input<typeof OnDay>): Promise<An
     if (on < trip.starts || on > trip.ends) return refuse({ "": "That day is not one of the trip’s." });
     await keepDaily(tx, trip.id, withToldDay(trip.daily, on, trigger, strength));
     return { ok: true, value: trip.daily };
+  });
+}
+
+/** Asks the weather desk for the days of a trip that is over, where nobody told of them; answers what was told before. */
+export async function askDays(id: TripId, place: string): Promise<Answer<readonly ToldDay[]>> {
+  const trip = await findTrip(await store(), TripId.parse(id));
+  if (!trip) return noTrip;
+  const days = await weatherDesk.days(place, trip.starts, trip.ends, today());
+  if (days.length === 0) return refuse({ "": "The desk does not know that place." });
+  if (trip.ends >= today())
+    return refuse({ "": "Those days are not over: what is only expected is not told." });
+  return acting(async (tx) => {
+    const known = await findTrip(tx, trip.id);
+    if (!known) return noTrip;
+    const daily = days.reduce(
+      (told, day) => withUntold(told, { on: day.on, weather: conditionsOf([day]) }),
+      known.daily,
+    );
+    await keepDaily(tx, trip.id, daily);
+    return { ok: true, value: known.daily };
   });
 }
 

@@ -2,9 +2,11 @@ import type { Book } from "@/core/ledger/book";
 import { outingOf } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
 import { daysOf, type Day } from "@/core/replay/days";
-import { sayWayAndNight, sayWhichDay } from "@/core/replay/words";
+import { sayTotals, sayWayAndNight, sayWhichDay } from "@/core/replay/words";
 import { theThing } from "@/core/say/words";
 import { listWords } from "@/core/units/speak";
+import { weatherDesk } from "@/standins/weather-desk";
+import { AskDays } from "./ask-days";
 import { DayGrid } from "./day-grid";
 import { DAY_WEATHERS } from "./day-weathers";
 
@@ -20,6 +22,8 @@ export function DayByDay({ trip, book }: { trip: Trip; book: Book }) {
         A tap says how much of it there was: some, much, none, nobody knows. Pale is a guess, from what was
         told of the whole walk.
       </p>
+      <p>{sayTotals(days, book.settings.units)}</p>
+      <AskDays trip={trip.id} places={weatherDesk.places} />
       <DayGrid
         trip={trip.id}
         days={days.map((day) => ({
