@@ -15,6 +15,7 @@ import {
   sayPoured,
   sayMass,
   sayTemperature,
+  someOf,
   type Units,
 } from "../units/speak";
 import { theThing } from "../say/words";
@@ -139,7 +140,7 @@ export function sayTotals(days: readonly Day[], units: Units): string {
   }).sort((a, b) => b.n - a.n);
   const weathers = had.map(({ trigger, n }, at) =>
     at === 0
-      ? `${capital(TRIGGER_RULES[trigger].words)} on ${inWords(n)} of ${inWords(days.length)} ${days.length === 1 ? "day" : "days"}`
+      ? `${capital(TRIGGER_RULES[trigger].words)} on ${someOf(n, days.length)} ${days.length === 1 ? "day" : "days"}`
       : `${TRIGGER_RULES[trigger].words} on ${inWords(n)}`,
   );
   const lows = days.flatMap(({ night }) => (night?.low != null && !night.roof ? [night.low] : []));
@@ -147,7 +148,7 @@ export function sayTotals(days: readonly Day[], units: Units): string {
   const nights =
     lows.length > 0
       ? [
-          `${inWords(frosty)} of ${inWords(lows.length)} ${lows.length === 1 ? "night" : "nights"} below ${sayTemperature(0, units)}, the coldest ${sayTemperature(Math.min(...lows), units)}`,
+          `${someOf(frosty, lows.length)} ${lows.length === 1 ? "night" : "nights"} below ${sayTemperature(0, units)}, the coldest ${sayTemperature(Math.min(...lows), units)}`,
         ]
       : [];
   const told = [...(weathers.length > 0 ? [listWords(weathers, "and")] : []), ...nights];

@@ -1,5 +1,6 @@
 import type { Advice } from "../advice/advise";
 import type { Caller } from "../belief/caller";
+import type { Case } from "../decide/case";
 import type { Left } from "../belief/life";
 import type { Book } from "../ledger/book";
 import { usedInAll } from "../ledger/totals";
@@ -159,6 +160,12 @@ export function sayCaller({ trigger, at, without }: Caller): string {
 }
 
 /** "rain or wind"; null where nothing calls. */
+/** How far a thing was carried and not used, as far as it was on its owner's own back: "321 km". */
+export const sayIdleWay = (
+  { item: { weight }, totals: { deadGramMetres } }: Pick<Case, "item" | "totals">,
+  units: Units,
+): string => sayDistance(weight && weight.g > 0 ? deadGramMetres / weight.g : 0, units);
+
 export const sayTriggers = (triggers: readonly Trigger[], last: "or" | "and" = "or") =>
   listWords(triggers.slice(0, 3).map(sayTrigger), last);
 

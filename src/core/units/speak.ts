@@ -80,6 +80,12 @@ export function sayDeadWeight(gramMetres: number, units: Units): string {
   return `${grouped(value, value < 10 ? 1 : 0)}${THIN}${units.distance === "km" ? "kg·km" : "lb·mi"}`;
 }
 
+/** The same in a sentence, where nothing says what kg·km are: "a kilogram over 75 km". */
+export const sayLugged = (gramMetres: number, units: Units): string =>
+  units.distance === "km"
+    ? `a kilogram over ${sayDistance(gramMetres / 1000, units)}`
+    : `a pound over ${sayDistance(gramMetres / (GRAMS_PER_OUNCE * 16), units)}`;
+
 /** A temperature in °C as a bare number in the owner's unit, for charts. */
 export const temperatureNumber = (c: number, { temperature }: Units) =>
   temperature === "C" ? c : c * 1.8 + 32;

@@ -8,7 +8,7 @@ import { savedByLeaving } from "@/core/seasons/leaving";
 import { listsBetween, seasonOf, yearsOf } from "@/core/seasons/season";
 import type { Book } from "@/core/ledger/book";
 import { sayMoney } from "@/core/say/money";
-import { count, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
+import { count, sayDeadWeight, sayLugged, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Section } from "@/ui/page/section";
 import { itemPath } from "@/ui/paths";
@@ -73,8 +73,8 @@ function WhatLeavingSaved({ book }: { book: Book }) {
   return (
     <Section title="What leaving has saved so far" look="mt-8 max-w-4xl">
       <p className="mb-2">
-        <b>{sayDeadWeight(all, units)}</b> not lugged, by {count(left.length, "thing")} left at home since
-        they lay idle, or since you agreed to leave them.
+        As much as <b>{sayLugged(all, units)}</b> not carried, by {count(left.length, "thing")} left at home
+        since they lay idle, or since you agreed to leave them.
       </p>
       <Table
         rows={left}

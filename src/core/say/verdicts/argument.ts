@@ -11,14 +11,23 @@ import { nearestFlip } from "../../advice/flip";
 import type { Addition } from "../../advice/add";
 import type { Advice, Verdict } from "../../advice/advise";
 import type { FullItem } from "../../trade/full-item";
-import { count, percent, sayDay, sayDeadWeight, type Units } from "../../units/speak";
+import { count, percent, sayDay, type Units } from "../../units/speak";
 import { leaningBy } from "../../reasons/temper";
 import { isQuieter, movesLines } from "../../belief/taste";
 import { sayFlip } from "./flip";
 import { RULE_WORDS } from "./rules";
 import { settlesAddition } from "./says-to-add";
 import { sayLeaning } from "./taste";
-import { sayCost, sayLeft, sayReading, sayTrouble, theThing, wearNumber, wearUnitName } from "../words";
+import {
+  sayCost,
+  sayIdleWay,
+  sayLeft,
+  sayReading,
+  sayTrouble,
+  theThing,
+  wearNumber,
+  wearUnitName,
+} from "../words";
 
 /** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
 interface ChancePoint {
@@ -137,7 +146,7 @@ export function evidenceOf({ case: one }: Advice, verdict: Verdict): Evidence[] 
       ? [{ text: "not there and missed, which counts as used", trips: one.use.missed }]
       : []),
     ...(totals.deadGramMetres > 0 && verdict.saves
-      ? [{ text: `${sayDeadWeight(totals.deadGramMetres, units)} carried for nothing`, trips: [] }]
+      ? [{ text: `${sayIdleWay(one, units)} carried for nothing`, trips: [] }]
       : []),
     ...(item.warranty
       ? [

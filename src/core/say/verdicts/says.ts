@@ -13,7 +13,6 @@ import {
   listWords,
   percent,
   sayDay,
-  sayDeadWeight,
   sayLong,
   sayMass,
   sayTemperature,
@@ -37,6 +36,7 @@ import {
   sayWear,
   symptomWords,
   theThing,
+  sayIdleWay,
 } from "../words";
 import type { FullItem } from "../../trade/full-item";
 import { VERBS } from "../../trade/verbs";
@@ -289,7 +289,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     const { one, units } = told;
     const used = uses === 0 ? "Never used" : `Used on ${count(uses, "trip")}`;
     const { deadGramMetres } = one.totals;
-    const dead = deadGramMetres > 0 ? `, ${sayDeadWeight(deadGramMetres, units)} carried for nothing` : "";
+    const dead = deadGramMetres > 0 ? `, ${sayIdleWay(one, units)} carried for nothing` : "";
     const of = Math.max(1, Math.round(chances + one.use.taken));
     return `${used} in ${of === 1 ? "its one chance" : `${inWords(of)} chances`}${dead}. ${advise("leave it", told)}`;
   },

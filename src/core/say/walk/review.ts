@@ -10,7 +10,7 @@ import {
   count,
   listWords,
   sayDays,
-  sayDeadWeight,
+  sayLugged,
   sayDistance,
   sayMass,
   type Units,
@@ -105,7 +105,7 @@ function whatStayed(along: readonly WentAlong[], units: Units): string[] {
   return [
     ...(dead.length > 0
       ? [
-          `${named(dead)}: ${sayMass(gramsOf(dead), units)}, ${sayDeadWeight(gramMetresOf(dead), units)} for nothing.`,
+          `${named(dead)}: ${sayMass(gramsOf(dead), units)}, as much as ${sayLugged(gramMetresOf(dead), units)}, for nothing.`,
         ]
       : []),
     ...(cover.length > 0

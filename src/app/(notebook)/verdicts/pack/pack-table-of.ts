@@ -1,6 +1,6 @@
 import type { ComponentProps } from "react";
 import type { Book } from "@/core/ledger/book";
-import { percent, sayDeadWeight, sayMass, saySpeed } from "@/core/units/speak";
+import { percent, sayLugged, sayMass, saySpeed } from "@/core/units/speak";
 import { WALKING_SPEED } from "@/core/weighin/load-energy";
 import type { PackWorth } from "@/core/weighin/pack-worth";
 import type { PackTable } from "./pack-table";
@@ -14,7 +14,7 @@ export function packTableOf(pack: PackWorth, book: Book): ComponentProps<typeof 
     saves:
       savedGrams > 0
         ? `on a trip like ${outing.trip.name}, leaving the losers saves ${sayMass(savedGrams, units)}, ` +
-          `${sayDeadWeight(savedGramMetres, units)} and about ${Math.round(savedKilocalories)} kcal`
+          `as much as ${sayLugged(savedGramMetres, units)}, and about ${Math.round(savedKilocalories)} kcal`
         : `on a trip like ${outing.trip.name}, nothing loses its place`,
     how:
       `Worth is the chance that it is used × what you would carry to avoid going without, ÷ its weight; ` +

@@ -7,9 +7,10 @@ import { askOutcome } from "@/core/say/verdicts/questions";
 import { boughtAgain, doneBy, type DoneBy } from "@/core/advice/doing";
 import { stays } from "@/core/trade/verbs";
 import { CAUTIONS } from "@/core/say/cautions";
+import { sayIdleWay } from "@/core/say/words";
 import { says } from "@/core/say/verdicts/says";
 import { saysToAdd } from "@/core/say/verdicts/says-to-add";
-import { sayDay, sayDeadWeight, sayMass } from "@/core/units/speak";
+import { sayDay, sayMass } from "@/core/units/speak";
 import { strokeOf } from "@/ui/stroke/stroke-code";
 
 /** A slip as plain data: a page of three hundred is sent as words, and drawn where it is read. */
@@ -75,7 +76,7 @@ export function slipOf({
       .map((carried) => strokeOf(carried, item)),
     stakes: [
       stake.grams === null ? "" : `${sayMass(stake.grams, units)} saved`,
-      stake.deadGramMetres > 0 ? `${sayDeadWeight(stake.deadGramMetres, units)} for nothing so far` : "",
+      stake.deadGramMetres > 0 ? `${sayIdleWay(one, units)} for nothing so far` : "",
       stake.price === null ? "" : `${currency}${stake.price} new`,
     ].filter(Boolean),
     dissent: call && `Your call after ${trip?.name} was “${call.call}”. You decide.`,
