@@ -97,6 +97,33 @@ test("a job is done where it is read, with its reading and cost, and taken back;
     await page.close();
   }));
 
+test("ready: thirty looks in under fifteen presses, one for all that is sound in one way", () =>
+  withApp("today", async (app) => {
+    const { page, faults } = await openPage(browser, `${app.url}/ready`);
+    const left = page.getByText(/of \d+\slooks to go/);
+    expect(Number(/(\d+) of/.exec(await left.innerText())![1])).toBeGreaterThanOrEqual(28);
+    let presses = 0;
+    const looks = async () =>
+      (await exported(app)).entries.filter(({ what }) => what === "check" || what === "damage").length;
+    const press = async (name: RegExp) => {
+      const before = await looks();
+      await page.getByRole("button", { name }).first().click();
+      await expect.poll(looks).toBeGreaterThan(before);
+      presses += 1;
+    };
+    await press(/^Not right ?: Gas stove/);
+    await press(/^All \d+ sound ?: Charge it/);
+    await press(/^Sound ?: Quilt/);
+    await press(/^All that is left is sound \(\d+\)$/);
+    await page.getByText("everything has been looked at").waitFor();
+    expect(presses).toBeLessThan(15);
+    const all = await looks();
+    await page.getByRole("button", { name: "Undo" }).first().click();
+    await expect.poll(looks).toBeLessThan(all);
+    expect(faults).toEqual([]);
+    await page.close();
+  }));
+
 test("ready: a look is ticked, what is not right is on the bench at once", () =>
   withApp("demo", async (app) => {
     const { page, faults } = await openPage(browser, `${app.url}/ready`);

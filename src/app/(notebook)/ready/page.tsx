@@ -8,7 +8,7 @@ import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import type { ItemId } from "@/core/model";
 import { readBook } from "@/app/book";
-import { SetPlace, Tick } from "./tick";
+import { AllSound, SetPlace, Tick } from "./tick";
 
 export const metadata: Metadata = { title: "Ready" };
 
@@ -24,7 +24,8 @@ const WHY = {
 export default async function ReadyPage() {
   const { book, kit } = await readBook();
   const { stored, afterStore, checks, away, borrowed } = readyFor(kit);
-  const left = checks.filter(({ done }) => !done).length;
+  const open = checks.filter(({ done }) => !done).map(({ item }) => item.id);
+  const left = open.length;
   return (
     <>
       <PageHead
@@ -48,6 +49,7 @@ export default async function ReadyPage() {
       {[...groupBy(checks, ({ look }) => look)].map(([look, group]) => (
         <Looks key={look} look={look} checks={group} today={book.today} />
       ))}
+      {open.length > 1 && <AllSound items={open} words={`All that is left is sound (${open.length})`} />}
       <p className="hint mt-6 max-w-3xl">
         Of maps, messengers and permits the app knows nothing: update them, look at subscriptions, and leave
         word with someone.
@@ -97,9 +99,13 @@ interface LooksProps {
 
 /** All that is looked at in one way, each ticked where it was. */
 function Looks({ look, checks, today }: LooksProps) {
+  const open = checks.filter(({ done }) => !done).map(({ item }) => item.id);
   return (
     <section className="mb-4 grid gap-x-8 lg:grid-cols-[20rem_1fr]">
-      <h2 className="border-t-2 border-ink pt-1.5 font-sans text-base font-semibold">{look}</h2>
+      <div className="border-t-2 border-ink pt-1.5">
+        <h2 className="font-sans text-base font-semibold">{look}</h2>
+        {open.length > 1 && <AllSound items={open} of={look} words={`All ${open.length} sound`} />}
+      </div>
       <ul className="lg:border-t-2 lg:border-ink">
         {checks.map(({ item, why, last, done }) => (
           <li

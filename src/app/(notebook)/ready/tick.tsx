@@ -1,8 +1,10 @@
 "use client";
 
 import type { ItemId } from "@/core/model";
+import { count } from "@/core/units/speak";
 import { useDoing } from "@/ui/use-doing";
 import { saveItem, setPlace, type Place } from "../shelf/actions";
+import { allSound, takeLooksBack } from "./actions";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";
 
 /** Looked at, and sound; or something is wrong with it, which becomes damage at once. Both with undo. */
@@ -41,6 +43,27 @@ export function Tick({
         Not right<span className="sr-only">: {name}</span>
       </button>
     </span>
+  );
+}
+
+/** All of some things are sound, in one press. */
+export function AllSound({ items, of, words }: { items: readonly ItemId[]; of?: string; words: string }) {
+  const { busy, run } = useDoing();
+  return (
+    <button
+      type="button"
+      className="btn btn-small no-print mt-2"
+      disabled={busy}
+      onClick={() =>
+        run(() => allSound(items), {
+          says: () => `${count(items.length, "thing")} looked at, and sound`,
+          undo: takeLooksBack,
+        })
+      }
+    >
+      {words}
+      {of && <span className="sr-only">: {of}</span>}
+    </button>
   );
 }
 

@@ -1,6 +1,7 @@
 import { arc } from "d3-shape";
 import { daysBetween } from "@/core/sums/days";
 import type { Season } from "@/core/seasons/season";
+import { METRES_PER_MILE } from "@/core/units/quantity";
 import { sayDays, sayDistance, type Units } from "@/core/units/speak";
 
 const SIZE = 360;
@@ -55,7 +56,7 @@ export function YearRing({
                   x={Math.sin(at) * (INNER - HEIGHT - 10)}
                   y={-Math.cos(at) * (INNER - HEIGHT - 10) + 4}
                   textAnchor="middle"
-                  className="fill-muted text-[11px]"
+                  className="fill-muted text-[13px]"
                 >
                   {month}
                 </text>
@@ -63,6 +64,7 @@ export function YearRing({
             );
           })}
           <Ring season={year} radius={OUTER} furthest={furthest} look="fill-leaf" />
+          <Scale furthest={furthest} units={units} />
           {inside && <Ring season={inside} radius={INNER} furthest={furthest} look="fill-catkin-strong" />}
           <text textAnchor="middle" y={inside ? -2 : 5} className="fill-ink font-head text-[15px] font-bold">
             {year.year}
@@ -74,7 +76,38 @@ export function YearRing({
           )}
         </g>
       </svg>
+      <figcaption className="mt-1 flex flex-wrap justify-center gap-x-4 text-sm text-muted">
+        <Sign look="bg-leaf" words={`a walk of ${year.year}, the higher the further`} />
+        {inside && <Sign look="bg-catkin-strong" words={`of ${inside.year}`} />}
+        <Sign look="bg-sting" words="something failed on it" />
+      </figcaption>
     </figure>
+  );
+}
+
+const Sign = ({ look, words }: { readonly look: string; readonly words: string }) => (
+  <span className="inline-flex items-center gap-1.5">
+    <span aria-hidden className={`inline-block size-3 ${look}`} />
+    {words}
+  </span>
+);
+
+/** How far out a walk of a length stands, in metres. */
+const heightOf = (metres: number, furthest: number) => 5 + (HEIGHT - 5) * Math.sqrt(metres / furthest);
+
+/** A round length about half of the furthest, as a circle of dots with its word. */
+function Scale({ furthest, units }: { furthest: number; units: Units }) {
+  const unit = units.distance === "km" ? 1000 : METRES_PER_MILE;
+  const round = 10 ** Math.floor(Math.log10(furthest / unit));
+  const metres = round * (furthest / unit >= 5 * round ? 2 : 1) * unit;
+  const at = OUTER - HEIGHT + heightOf(metres, furthest);
+  return (
+    <>
+      <circle r={at} className="fill-none stroke-rule-strong [stroke-dasharray:2_5]" />
+      <text y={-at - 3} x={4} className="fill-muted text-[12px]">
+        {sayDistance(metres, units)}
+      </text>
+    </>
   );
 }
 
@@ -106,7 +139,7 @@ function Ring({
         const from = angle(trip.starts);
         // A day is thinner than a pen's stroke.
         const to = Math.max(angle(trip.ends) + (2 * Math.PI) / days, from + 0.05);
-        const high = radius - HEIGHT + 5 + (HEIGHT - 5) * Math.sqrt(metres / furthest);
+        const high = radius - HEIGHT + heightOf(metres, furthest);
         const failed = season.failedOn.has(trip.id);
         const path = arc();
         return (

@@ -1,16 +1,23 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { sayMoney } from "@/core/say/money";
-import { keptOf, pursesOf } from "@/core/compare/money";
+import { asItWent } from "@/core/compare/as-it-went";
+import { keptOf, pursesOf, type Kept } from "@/core/compare/money";
 import { wearNumber } from "@/core/say/words";
 import { count, sayDay, sayDistance, type Units } from "@/core/units/speak";
 import { Figure } from "@/ui/page/figure";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Table } from "@/ui/page/table";
 import { itemPath } from "@/ui/paths";
+import { LifeCard } from "./life-card";
 import { readBook } from "@/app/book";
 
 export const metadata: Metadata = { title: "Money" };
+
+/** Slots that are drawn; the table has all of them. */
+const DRAWN = 12;
+
+const keyOf = ({ name, currency, holders }: Kept) => `${name} ${currency} ${holders[0]?.id}`;
 
 /** What the shelf has cost, for what it did; each currency by itself. */
 export default async function MoneyPage() {
@@ -34,6 +41,23 @@ export default async function MoneyPage() {
           <Figure name="not bought anew, for it was mended">{sayMoney(mendingSaved, in_)}</Figure>
         </dl>
       ))}
+      <ul className="mt-5 grid grid-cols-1 gap-x-8 gap-y-6 sm:grid-cols-2 lg:grid-cols-4">
+        {kept.slice(0, DRAWN).map((each) => (
+          <LifeCard
+            key={keyOf(each)}
+            kept={each}
+            points={asItWent(
+              each.holders.flatMap(({ id }) => kit.of(id) ?? []),
+              currency,
+            )}
+          />
+        ))}
+      </ul>
+      <p className="hint mt-2 mb-6">
+        What a night in it had come to, as the nights add up; a ring where something was paid again: mended,
+        or another bought. The dearest first.
+      </p>
+      <h2 className="text-lg">All of it</h2>
       <KeptTable kept={kept} units={units} />
     </>
   );
@@ -45,7 +69,7 @@ function KeptTable({ kept, units }: { kept: ReturnType<typeof keptOf>; units: Un
     <Table
       look="mt-4"
       rows={kept}
-      keyOf={({ name, currency, holders }) => `${name} ${currency} ${holders[0]?.id}`}
+      keyOf={keyOf}
       columns={[
         {
           head: "slot or thing",

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { compareLists, listOf, totalOf, type ListDifference, type Listed } from "@/core/compare/lists";
-import type { Load } from "@/core/model";
+import type { Load, Trip } from "@/core/model";
 import { thingsOf } from "@/core/plan/which-kit";
 import { countsAs } from "@/core/weighin/weigh-in";
 import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
@@ -9,7 +9,7 @@ import { Empty, PageHead } from "@/ui/page/page-head";
 import { itemPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { Choose } from "./choose";
-import { WeightBars } from "@/ui/chart/weight-bars";
+import { ListStrokes, type DrawnList } from "./list-strokes";
 
 export const metadata: Metadata = { title: "Lists against lists" };
 
@@ -73,16 +73,15 @@ export default async function ComparePage({ searchParams }: Asked) {
         options={[...walks, ...kits].map(({ key, words }) => [key, words] as const)}
       />
       <Sums before={before} after={after} units={units} />
+      <ListStrokes
+        lists={[...walks.slice(-DRAWN), ...kits].map((each) => drawnOf(each, log.trips))}
+        units={units}
+      />
       <AllChanges difference={difference} units={units} />
       <p className="hint mt-4">
         {count(difference.same.length, "thing")} on both, unchanged. A thing counts with what it was known to
         weigh then; of what was shared, the owner&rsquo;s part.
       </p>
-      <WeightBars
-        title="All lists, oldest first"
-        bars={barsOf([...walks.slice(-DRAWN), ...kits])}
-        imperial={units.weight === "oz"}
-      />
     </>
   );
 }
@@ -185,13 +184,19 @@ function AllChanges({ difference, units }: { difference: ListDifference; units: 
 const sayChange = (grams: number, units: Units) =>
   grams === 0 ? "–" : `${grams < 0 ? "−" : "+"}${sayMass(Math.abs(grams), units)}`;
 
-const barsOf = (lists: readonly Called[]) =>
-  lists.map(({ name, list }) => ({
+/** A list with what became of each thing on its walk. */
+function drawnOf({ key, name, list }: Called, trips: readonly Trip[]): DrawnList {
+  const carries = trips.find(({ id }) => id === key)?.carries ?? [];
+  const marks = new Map(carries.map(({ item, mark }) => [item, mark]));
+  return {
+    key,
     name,
-    grams: LOADS.map(
-      ([load, word]) => [word, totalOf(list.filter(({ item }) => countsAs(item) === load))] as const,
-    ),
-  }));
+    things: list.map((listed) => {
+      const use = marks.get(listed.item.id)?.use;
+      return { ...listed, came: use === "unused" && listed.item.cover ? "cover" : (use ?? "not told") };
+    }),
+  };
+}
 
 /** Changes of one sort, with what they come to. */
 function Changes({
