@@ -107,6 +107,7 @@ export async function bundle() {
 export async function ensureBuild() {
   const sources = [
     ...filesUnder(path.join(ROOT, "src")),
+    ...filesUnder(path.join(ROOT, "demo")),
     ...["next.config.ts", "package-lock.json", "postcss.config.mjs", "tsconfig.json"].map((file) =>
       path.join(ROOT, file),
     ),

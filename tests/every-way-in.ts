@@ -291,6 +291,8 @@ export const ARGUMENTS: Readonly<Record<string, (dice: Dice, log: Here) => reado
   ],
   "bench#tickTask": ([a, b], log) => [pick(log.tasks, a) ?? { id: "t", what: "job" }, b % 2 === 0],
   "bench#deleteTask": ([a], log) => [pick(log.tasks, a)?.id ?? "none"],
+  "(tally)#lookAtDemo": () => [],
+  "(tally)#leaveDemo": () => [],
   "ready#allSound": ([a, b], log) => [[log.item(a), log.item(b)]],
   "ready#takeLooksBack": ([a], log) => [[pick(log.entries, a)?.id ?? "none"]],
   "next/shakedown#sayTried": ([a, b], log) => [log.item(a), b % 2 === 0],

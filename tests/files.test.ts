@@ -157,3 +157,29 @@ test("a list in any column order comes in whole or not at all, its doubles left 
     expect(csv.split("\r\n")).toHaveLength(91);
     await page.close();
   }));
+
+test("from an empty notebook: the demo is looked at, and left again in one press that asks; a copy is kept", () =>
+  withApp("empty", async (app) => {
+    const { page, faults } = await openPage(browser, app.url);
+    await page.getByRole("button", { name: "Look at the demo" }).click();
+    await page.getByText("An invented walker’s notebook").waitFor();
+    const { items, settings } = await exported(app);
+    expect(items.length).toBeGreaterThan(50);
+    expect(settings).toMatchObject({ demo: true });
+    await page.getByRole("button", { name: "Leave it, and begin my own" }).click();
+    await page.getByRole("button", { name: "Stay" }).click();
+    await page.getByRole("button", { name: "Leave it, and begin my own" }).click();
+    await page.getByRole("button", { name: "Empty it" }).click();
+    await page.getByRole("heading", { name: "This will be your tally sheet" }).waitFor();
+    expect(await exported(app)).toMatchObject({ items: [], trips: [] });
+    // What is one's own is never taken for the demo's.
+    await page.goto(`${app.url}/shelf`);
+    await page.getByLabel(/^Add/).first().fill("mug 60 g");
+    await page.keyboard.press("Enter");
+    await expect.poll(async () => (await exported(app)).items.length).toBe(1);
+    await page.goto(app.url);
+    await page.getByText("No trips yet").waitFor();
+    expect(await page.getByRole("button", { name: "Leave it, and begin my own" }).count()).toBe(0);
+    expect(faults).toEqual([]);
+    await page.close();
+  }));

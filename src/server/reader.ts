@@ -1,3 +1,5 @@
+import { demoLog } from "../../demo/log";
+import type { WholeLog } from "../core/model";
 import { readCalendar, type CalendarRead } from "../formats/icalendar";
 import { readLogFile, type ReadLog } from "../formats/log-file";
 
@@ -5,11 +7,14 @@ import { readLogFile, type ReadLog } from "../formats/log-file";
 export interface Reads {
   readonly log: ReadLog;
   readonly calendar: CalendarRead;
+  /** The demo around a day, which is what is read. */
+  readonly demo: { readonly ok: true; readonly log: WholeLog };
 }
 
 const READERS: { readonly [Sort in keyof Reads]: (text: string) => Reads[Sort] } = {
   log: readLogFile,
   calendar: readCalendar,
+  demo: (today) => ({ ok: true, log: demoLog(today) }),
 };
 
 /**

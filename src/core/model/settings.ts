@@ -76,6 +76,9 @@ export const Settings = z.object({
   wholeList: z.boolean().default(false).meta({
     description: "The shelf holds everything the owner takes: a job that nothing does is then lacking.",
   }),
+  demo: z.boolean().default(false).meta({
+    description: "true: all that is here is the demo's, to look around in, and is left in one press.",
+  }),
   never: z
     .array(Text.trim().min(1, "Write what it is.").max(60))
     .max(MOST_NEVER, `${MOST_NEVER} at most.`)

@@ -6,6 +6,7 @@ import { Empty, PageHead } from "@/ui/page/page-head";
 import { Sheet } from "@/ui/sheet/sheet";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
+import { DemoStrip, LookAtDemo } from "./demo";
 import { sheetOf } from "./sheet-of";
 
 export default async function TallyPage() {
@@ -16,6 +17,7 @@ export default async function TallyPage() {
     .findLast(({ carries }) => carries.length > 0 && carries.every(({ mark }) => mark === null));
   return (
     <>
+      {book.settings.demo && <DemoStrip />}
       <TallyHead kit={kit} />
       {waiting && <Waiting trip={waiting} />}
       {book.outings.length === 0 ? <NoTrips things={book.items.length} /> : <Sheet data={sheetOf(kit)} />}
@@ -94,6 +96,7 @@ function NothingAtAll() {
             <Link href="/shelf" className="btn">
               Type the first things
             </Link>
+            <LookAtDemo />
           </span>
         }
       >
@@ -111,8 +114,8 @@ function NothingAtAll() {
           <li>Unpack it: a key or a thumb for each thing.</li>
         </ol>
         <p className="mt-3">
-          To look around first: <code>npm run demo</code> opens an invented walker&rsquo;s years, in a folder
-          of its own beside yours.
+          To look around first: the demo lays out an invented walker&rsquo;s years here, and is left again in
+          one press.
         </p>
       </Empty>
     </>
