@@ -248,3 +248,15 @@ test("on a phone, and on an empty shelf", () =>
     expect(faults).toEqual([]);
     await page.close();
   }));
+
+test("on paper: what is not ready and what goes, on two pages, without what stays at home", () =>
+  withApp("today", async (app) => {
+    const { page } = await openPage(browser, `${app.url}/next`);
+    const pdf = (await page.pdf({ format: "A4" })).toString("latin1");
+    expect(pdf.match(/\/Type\s*\/Page[^s]/g)!.length).toBeLessThanOrEqual(2);
+    await page.emulateMedia({ media: "print" });
+    expect(await page.getByRole("region", { name: "Not ready" }).isVisible()).toBe(true);
+    expect(await page.getByRole("region", { name: "Leave", exact: true }).isVisible()).toBe(false);
+    expect(await page.getByRole("heading", { name: /^Over your own days/ }).isVisible()).toBe(false);
+    await page.close();
+  }));

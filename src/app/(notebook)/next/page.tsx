@@ -60,16 +60,18 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
         />
       )}
       <First plan={plan} />
-      <PlanPath
-        stages={stages}
-        weak={plan.wearingOut.map((one) => ({
-          id: one.line.item.id,
-          name: one.line.item.name,
-          metres: one.metres,
-          words: sayWearingOut(one, units),
-        }))}
-        units={units}
-      />
+      <div className="no-print">
+        <PlanPath
+          stages={stages}
+          weak={plan.wearingOut.map((one) => ({
+            id: one.line.item.id,
+            name: one.line.item.name,
+            metres: one.metres,
+            words: sayWearingOut(one, units),
+          }))}
+          units={units}
+        />
+      </div>
       {book.items.length === 0 ? (
         <p className="max-w-xl text-muted">
           Put things on the shelf and enter a trip: what to take on the next then stands here.
@@ -85,12 +87,18 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
           units={units}
         />
       )}
-      <div className="mt-8 grid gap-8 lg:grid-cols-2">
+      <div className="mt-8 grid gap-8 lg:grid-cols-2 print:mt-3 print:grid-cols-2 print:text-xs">
+        <HowMuch plan={plan} trip={trip} units={units} />
+        <NeverWithout trip={trip?.id ?? "next"} never={book.settings.never} />
+      </div>
+      <div className="no-print mt-8 grid gap-8 lg:grid-cols-2">
         <WearingOut plan={plan} units={units} />
         {trip && <NotSure plan={plan} trip={trip} units={units} />}
         {trip && <IfItFails plan={plan} trip={trip} units={units} />}
         {trip && <OnSomeLegs trip={trip} plan={plan} some={some} stages={stages} units={units} />}
-        <HowMuch plan={plan} trip={trip} units={units} />
+        <WhichKit trip={trip} reading={reading} />
+        <WarmEnough plan={plan} trip={trip} units={units} />
+        <OverYourDays trip={trip} reading={reading} />
         {trip && (
           <BestList
             trip={trip.id}
@@ -99,10 +107,6 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
             units={units}
           />
         )}
-        <NeverWithout trip={trip?.id ?? "next"} never={book.settings.never} />
-        <OverYourDays trip={trip} reading={reading} />
-        <WhichKit trip={trip} reading={reading} />
-        <WarmEnough plan={plan} trip={trip} units={units} />
         <Missing plan={plan} book={book} />
       </div>
       <p className="hint mt-8 max-w-3xl">

@@ -208,21 +208,23 @@ export async function setDay(id: TripId, raw: z.input<typeof OnDay>): Promise<An
 
 /** Asks the weather desk for the days of a trip that is over, where nobody told of them; answers what was told before. */
 export async function askDays(id: TripId, place: string): Promise<Answer<readonly ToldDay[]>> {
-  const trip = await findTrip(await store(), TripId.parse(id));
+  const asked = TripId.safeParse(id);
+  const trip = asked.success ? await findTrip(await store(), asked.data) : null;
   if (!trip) return noTrip;
-  const days = await weatherDesk.days(place, trip.starts, trip.ends, today());
-  if (days.length === 0) return refuse({ "": "The desk does not know that place." });
+  const known = weatherDesk.places.find((each) => each === place);
+  if (!known) return refuse({ "": "The desk does not know that place." });
+  const days = await weatherDesk.days(known, trip.starts, trip.ends, today());
   if (trip.ends >= today())
     return refuse({ "": "Those days are not over: what is only expected is not told." });
   return acting(async (tx) => {
-    const known = await findTrip(tx, trip.id);
-    if (!known) return noTrip;
+    const now = await findTrip(tx, trip.id);
+    if (!now) return noTrip;
     const daily = days.reduce(
       (told, day) => withUntold(told, { on: day.on, weather: conditionsOf([day]) }),
-      known.daily,
+      now.daily,
     );
     await keepDaily(tx, trip.id, daily);
-    return { ok: true, value: known.daily };
+    return { ok: true, value: now.daily };
   });
 }
 

@@ -25,7 +25,11 @@ export function BoardColumn({ column, lines, held, units, canMove, onHold, onMov
   const { setNodeRef, isOver } = useDroppable({ id: column, disabled });
   const place = column === "take" ? "lg:col-start-2 lg:row-span-3 lg:row-start-1" : "lg:col-start-1";
   return (
-    <section ref={setNodeRef} aria-label={title} className={`${place} ${isOver ? "bg-leaf-soft" : ""}`}>
+    <section
+      ref={setNodeRef}
+      aria-label={title}
+      className={`${place} ${PRINTED[column]} ${isOver ? "bg-leaf-soft" : ""}`}
+    >
       <h2 className={`border-b-4 pb-1 text-lg ${look}`}>
         {title}{" "}
         <span className="font-sans text-sm font-normal text-muted">
@@ -35,7 +39,7 @@ export function BoardColumn({ column, lines, held, units, canMove, onHold, onMov
       </h2>
       {lines.length === 0 && <p className="py-1 text-muted">Nothing.</p>}
       {groupsOf(lines, column).map(([name, group]) => (
-        <div key={name}>
+        <div key={name} className="print:contents">
           {name && <h3 className="mt-2 border-b border-rule-strong font-head text-sm font-bold">{name}</h3>}
           <ul>
             {group.map((line) => (
@@ -55,6 +59,14 @@ export function BoardColumn({ column, lines, held, units, canMove, onHold, onMov
     </section>
   );
 }
+
+/** On paper: in two columns, close together; without what stays at home. */
+const PRINTED: Readonly<Record<Column, string>> = {
+  "not ready": "print:text-xs",
+  take: "print:columns-2 print:text-xs [&_h2]:[column-span:all]",
+  "take if": "print:columns-2 print:text-xs [&_h2]:[column-span:all]",
+  leave: "no-print",
+};
 
 /** What goes is listed by pocket, as it is packed. */
 function groupsOf(lines: readonly BoardLine[], column: Column): (readonly [string, readonly BoardLine[]])[] {

@@ -82,7 +82,8 @@ export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps
   );
 }
 
-const LINE = "grid grid-cols-[1.1rem_1fr_auto_auto_auto] items-baseline gap-x-2 border-b border-rule py-1";
+const LINE =
+  "grid grid-cols-[1.1rem_1fr_auto_auto_auto] items-baseline gap-x-2 border-b border-rule py-1 print:break-inside-avoid print:py-px [&_.text-sm]:print:text-[0.65rem]";
 const HOLD = "btn btn-plain no-print !min-h-7 !px-1 pointer-coarse:!min-h-11 pointer-coarse:!min-w-11";
 const MOVE = "btn btn-plain no-print !min-h-7 text-sm pointer-coarse:!min-h-11";
 

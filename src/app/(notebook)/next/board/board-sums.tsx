@@ -51,7 +51,8 @@ export function BoardSums({ lines, last, limit, supplies: { food, water }, units
   );
 }
 
-const SUMS = "mb-4 grid grid-cols-2 gap-x-8 gap-y-2 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-4";
+const SUMS =
+  "no-print mb-4 grid grid-cols-2 gap-x-8 gap-y-2 border-y border-rule py-3 sm:grid-cols-3 lg:grid-cols-4";
 
 const Note = ({ children }: { children: React.ReactNode }) => (
   <span className="block font-sans text-sm text-muted">{children}</span>

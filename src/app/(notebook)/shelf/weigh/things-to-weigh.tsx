@@ -29,6 +29,8 @@ export function ThingsToWeigh({ weighing: { order, at, taken }, units, onGo }: T
           <li key={id}>
             <button
               type="button"
+              // The arrows walk the list: for Tab it is one stop.
+              tabIndex={n === at ? 0 : -1}
               aria-current={n === at ? "true" : undefined}
               onClick={() => onGo(n)}
               className={`${THING} ${n === at ? "bg-catkin font-semibold" : "hover:bg-leaf-soft"}`}
