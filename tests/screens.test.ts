@@ -190,3 +190,37 @@ test("scripts run only with the page's own nonce", async () => {
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
   expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
 });
+
+test("what opens over a page passes axe too: help, the palette, what failed, two things held, an argument, a cell", async () => {
+  const { page, faults } = await openPage(browser, `${demo.url}/verdicts`);
+  await page.keyboard.press("?");
+  await page.getByRole("dialog").waitFor();
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await page.getByRole("dialog").waitFor({ state: "detached" });
+  await page.keyboard.press("Control+k");
+  await page.getByRole("dialog").waitFor();
+  await page.keyboard.type("gas");
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "The whole argument" }).first().click();
+  await page
+    .getByRole("img", { name: /^Chance to last/ })
+    .or(page.getByText(/judged by/))
+    .first()
+    .waitFor();
+  await expectAccessible(page);
+  await page.goto(`${demo.url}/unpack/sunder-crossing-2026-07-11`, { waitUntil: "networkidle" });
+  await page.keyboard.press("f");
+  await page.getByRole("group", { name: "How bad" }).waitFor();
+  await expectAccessible(page);
+  await page.goto(`${demo.url}/next`, { waitUntil: "networkidle" });
+  for (const n of [0, 1])
+    await page
+      .getByRole("button", { name: /^Hold .* beside another$/ })
+      .nth(n)
+      .click();
+  await expectAccessible(page);
+  expect(faults).toEqual([]);
+  await page.close();
+});

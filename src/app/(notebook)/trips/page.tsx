@@ -7,6 +7,7 @@ import type { Trip } from "@/core/model";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
 import { tripPath, unpackPath } from "@/ui/paths";
+import { YearsPath } from "./years-path";
 
 export const metadata: Metadata = { title: "Trips" };
 
@@ -19,6 +20,7 @@ export default async function TripsPage() {
         {trips.length > 0 && sayAll(trips.length, book)}
       </PageHead>
       {trips.length === 0 && <NoTrips />}
+      <YearsPath trips={trips} units={book.settings.units} />
       {trips.length > 0 && (
         <ul className="border-t-2 border-ink">
           {trips.map((trip) => (

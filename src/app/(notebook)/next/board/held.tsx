@@ -46,7 +46,7 @@ function HeldThing({ line, units, onMove }: HeldThingProps) {
   const to = otherSide(line);
   return (
     <div>
-      <h3 className="font-head text-lg font-bold">{line.name}</h3>
+      <h2 className="font-head text-lg font-bold">{line.name}</h2>
       <p>
         {line.grams === null ? "not weighed" : sayMass(line.grams, units)}, used with a chance of{" "}
         {percent(line.chance)}

@@ -57,7 +57,8 @@ export default async function SuppliesPage({ searchParams }: { searchParams: Pro
   return (
     <>
       <PageHead title="Supplies">
-        Your own use, from what went out and what came home; the rule of thumb where trips are few.
+        Your own use, from what went out and what came home; the rule of thumb where trips are few. In the
+        bars: filled was used, hollow came home; the line is yours, the dashed one what is reckoned with.
       </PageHead>
       <AskedFor
         asked={asked}

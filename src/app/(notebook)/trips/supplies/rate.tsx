@@ -5,6 +5,7 @@ import type { RateOver } from "@/core/trade/supplies";
 import { count, type Units } from "@/core/units/speak";
 import { usesOf, type SupplyUse } from "@/core/weighin/supplies";
 import { tripPath } from "@/ui/paths";
+import { UsedByTrip } from "./used-by-trip";
 
 /** The trip that is sized for. */
 export interface Ahead {
@@ -52,6 +53,7 @@ export function Rate({ use, ahead, units }: { use: SupplyUse; ahead: Ahead; unit
         )}
         .
       </p>
+      {taken.length > 1 && <UsedByTrip use={use} margin={ahead.margin} units={units} />}
       {taken.length > 0 && (
         <details className="mt-1">
           <summary className="text-sm text-muted">Trip by trip</summary>
