@@ -57,6 +57,7 @@ export function PlanPath({ stages, weak, units }: PlanPathProps) {
           />
         ))}
       </svg>
+      <figcaption className="hint">A hill for each leg, as high as it climbs in all: no terrain.</figcaption>
     </figure>
   );
 }
