@@ -46,6 +46,7 @@ const SCREENS = [
   "/trips/sunder-crossing-2026-07-11/edit",
   "/shelf",
   "/shelf?gone",
+  "/shelf?by=age",
   "/shelf/import",
   "/settings",
 ];

@@ -328,7 +328,7 @@ test("lists against lists: what came out and went in adds up to the change, and 
       .innerText();
     expect(Math.abs(sum - grams(whole))).toBeLessThan(150);
     await page.getByRole("region", { name: "One in place of another" }).getByText("for Boots").waitFor();
-    await page.getByRole("img", { name: /Saltpan loop \d/ }).waitFor();
+    await page.getByRole("img", { name: /^Saltpan loop: \d+\sthings used/ }).waitFor();
     const markdown = await (await fetch(`${app.url}/api/list/low-fells-2025-08-30`)).text();
     expect(markdown).toMatch(/^# Low fells\n\n30–31 August 2025: \d+.things, /);
     expect(markdown).toMatch(/## Main bag\n\n- \[ \] /);

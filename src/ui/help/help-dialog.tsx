@@ -1,7 +1,7 @@
 "use client";
 
 import { Dialog } from "radix-ui";
-import { Stroke, STROKES, type StrokeCode } from "../stroke/stroke";
+import { StrokeLegend } from "../stroke/stroke-legend";
 import { PLACES, placeOf } from "../places";
 import { PAGE_HELP } from "./pages";
 
@@ -38,14 +38,7 @@ export function HelpDialog({ path, onClose }: HelpDialogProps) {
             </section>
             <section className="mb-5 break-inside-avoid">
               <h3 className={HEADING}>The strokes</h3>
-              <ul className="columns-2 text-sm leading-6">
-                {(Object.entries(STROKES) as [StrokeCode, string][]).map(([code, word]) => (
-                  <li key={code} className="flex items-center gap-2">
-                    <Stroke code={code} size={16} />
-                    {word}
-                  </li>
-                ))}
-              </ul>
+              <StrokeLegend look="columns-2" />
             </section>
           </div>
           <Dialog.Close className="btn">Close</Dialog.Close>

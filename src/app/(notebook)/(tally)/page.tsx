@@ -4,6 +4,7 @@ import Link from "next/link";
 import { count, sayDays, sayDistance, sayMass } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Sheet } from "@/ui/sheet/sheet";
+import { StrokeLegend } from "@/ui/stroke/stroke-legend";
 import { unpackPath } from "@/ui/paths";
 import { readBook } from "@/app/book";
 import { DemoStrip, LookAtDemo } from "./demo";
@@ -20,7 +21,17 @@ export default async function TallyPage() {
       {book.settings.demo && <DemoStrip />}
       <TallyHead kit={kit} />
       {waiting && <Waiting trip={waiting} />}
-      {book.outings.length === 0 ? <NoTrips things={book.items.length} /> : <Sheet data={sheetOf(kit)} />}
+      {book.outings.length === 0 ? (
+        <NoTrips things={book.items.length} />
+      ) : (
+        <>
+          <Sheet data={sheetOf(kit)} />
+          <details className="no-print mt-1 text-sm">
+            <summary className="py-1 text-muted">What the strokes mean</summary>
+            <StrokeLegend look="mt-1 columns-2 sm:columns-4" />
+          </details>
+        </>
+      )}
     </>
   );
 }

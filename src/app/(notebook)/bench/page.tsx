@@ -9,6 +9,7 @@ import { allTasks } from "@/data/records/tasks";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { AddTask } from "./add-task";
 import { CalendarIn } from "./calendar-in";
+import { Evening } from "./evening";
 import { Jobs, viewOf } from "./jobs";
 import { OwnTasks } from "./own-tasks";
 import { Services } from "./services";
@@ -47,6 +48,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
       <AddTask things={active.map(({ id, name }) => [id, name] as const)} />
       {tasks.length > 0 && <OwnTasks tasks={tasks} book={book} />}
       {jobs.length + tasks.length === 0 && <BenchIsClear />}
+      <Evening jobs={jobs} />
       {jobs.length > 0 && <Jobs bench={bench} view={viewOf(by)} />}
       <Services services={servicesAhead(kit)} today={book.today} units={book.settings.units} />
       {buy.length > 0 && <ToBuy buy={buy} book={book} />}

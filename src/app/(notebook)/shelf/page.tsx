@@ -4,17 +4,19 @@ import { readBook } from "@/app/book";
 import { count, sayMass } from "@/core/units/speak";
 import { Choices } from "@/ui/page/choices";
 import { Empty, PageHead } from "@/ui/page/page-head";
+import { ByAge } from "./by-age";
 import { AddLine } from "./add-line";
 import { ShelfTable } from "./shelf-table";
 
 export const metadata: Metadata = { title: "Shelf" };
 
 interface Asked {
-  readonly searchParams: Promise<{ gone?: string; line?: string | string[] }>;
+  readonly searchParams: Promise<{ gone?: string; by?: string; line?: string | string[] }>;
 }
 
 export default async function ShelfPage({ searchParams }: Asked) {
-  const { gone, line } = await searchParams;
+  const { gone, by, line } = await searchParams;
+  const isByAge = gone === undefined && by === "age";
   const first = typeof line === "string" ? line : "";
   const { book, kit } = await readBook();
   const { units } = book.settings;
@@ -36,17 +38,22 @@ export default async function ShelfPage({ searchParams }: Asked) {
           .filter((item) => item.state === "active" && item.rules.life !== null)
           .map(({ id, name, kind, state }) => ({ id, name, kind, state }))}
       />
-      {left.length > 0 && (
+      {kit.things.length > 0 && (
         <Choices
-          label="Which things"
-          chosen={gone === undefined ? "here" : "gone"}
+          label="Which things, and how"
+          chosen={gone === undefined ? (isByAge ? "age" : "here") : "gone"}
           choices={[
             { key: "here", href: "/shelf", words: "In use" },
-            { key: "gone", href: "/shelf?gone", words: `Retired, lost, worn out (${left.length})` },
+            { key: "age", href: "/shelf?by=age", words: "By age and use" },
+            ...(left.length > 0
+              ? [{ key: "gone", href: "/shelf?gone", words: `Retired, lost, worn out (${left.length})` }]
+              : []),
           ]}
         />
       )}
-      {shown.length === 0 ? <EmptyShelf /> : <ShelfTable things={shown} units={units} />}
+      {shown.length === 0 && <EmptyShelf />}
+      {shown.length > 0 && isByAge && <ByAge things={shown} today={book.today} units={units} />}
+      {shown.length > 0 && !isByAge && <ShelfTable things={shown} units={units} />}
     </>
   );
 }

@@ -1,8 +1,8 @@
 import { scaleLinear, scaleSqrt } from "d3-scale";
-import { area, curveMonotoneX } from "d3-shape";
 import { outingOf } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
 import { groupBy } from "@/core/sums/group";
+import { hillsPath } from "@/ui/chart/hills";
 import { sayDays, sayDistance, type Units } from "@/core/units/speak";
 
 const WIDE = 1000;
@@ -80,21 +80,13 @@ function YearLine({ these, furthest, steepest, units }: YearLineProps) {
     >
       {these.map(({ trip, metres, ascent, failed }, n) => {
         const [from, to] = [x(gone[n]!), x(gone[n + 1]!)];
-        const hill = area<readonly [number, number]>()
-          .x(([at]) => at)
-          .y0(GROUND)
-          .y1(([, high]) => high)
-          .curve(curveMonotoneX)([
-          [from, GROUND],
-          [(from + to) / 2, y(ascent)],
-          [to, GROUND],
-        ]);
+        const hill = hillsPath([{ from, to, top: y(ascent) }], GROUND);
         const words = sayWalked({ trip, metres, ascent, failed }, units);
         return (
           <g key={trip.id}>
             <title>{words}</title>
             <rect x={from} y={0} width={to - from} height={HIGH} className="fill-transparent" />
-            <path d={hill ?? ""} className="fill-leaf-soft stroke-leaf [stroke-width:1.5]" />
+            <path d={hill} className="fill-leaf-soft stroke-leaf [stroke-width:1.5]" />
             {failed && (
               <path d={`M${(from + to) / 2 - 6} ${GROUND + 2} l6 9 l6 -9 z`} className="fill-sting" />
             )}

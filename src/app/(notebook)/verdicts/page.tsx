@@ -3,7 +3,7 @@ import Link from "next/link";
 import { readBook } from "@/app/book";
 import type { Kit } from "@/core/advice/kit";
 import { sayGapsInShort } from "@/core/plan/words";
-import { count, sayLugged, sayMass } from "@/core/units/speak";
+import { count, sayMass } from "@/core/units/speak";
 import { packWorth } from "@/core/weighin/pack-worth";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Gone, Kept, RuledOn } from "./folded";
@@ -78,8 +78,7 @@ function VerdictsHead({ kit: { book, spare }, toRule }: { kit: Kit; toRule: numb
       {count(toRule, "verdict")} to rule on
       {spare.things.length > 0 && (
         <span className="hidden sm:inline">
-          ; leaving what is not wanted saves {sayMass(spare.grams, units)}; so far it was as much as{" "}
-          {sayLugged(spare.deadGramMetres, units)}
+          ; leaving what is not wanted saves {sayMass(spare.grams, units)}
         </span>
       )}
     </PageHead>

@@ -37,7 +37,10 @@ export function BoardSums({ lines, last, limit, supplies: { food, water }, units
         <span className={isOver(onBack) ? "text-sting" : ""}>{sayMass(onBack, units)}</span>
         {limit !== null && <Note>carries well up to {sayMass(limit, units)}</Note>}
       </Figure>
-      <Figure name={water > 0 ? "at its heaviest, with food and water" : "at the start, with food"}>
+      <Figure
+        from="#how-much"
+        name={water > 0 ? "at its heaviest, with food and water" : "at the start, with food"}
+      >
         <span className={isOver(full) ? "font-bold text-sting" : ""}>{sayMass(full, units)}</span>
         <Note>
           food {sayMass(food, units)}
@@ -46,7 +49,9 @@ export function BoardSums({ lines, last, limit, supplies: { food, water }, units
         </Note>
       </Figure>
       <Figure name="stays at home">{sayMass(home, units)}</Figure>
-      <Figure name="likely for nothing">{sayDeadWeight(dead, units)}</Figure>
+      <Figure name="likely for nothing" from="/trips/loads">
+        {sayDeadWeight(dead, units)}
+      </Figure>
     </dl>
   );
 }

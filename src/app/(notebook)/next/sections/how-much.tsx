@@ -19,7 +19,7 @@ export function HowMuch({ plan, trip, units }: HowMuchProps) {
   const { ahead, shopDays } = plannedSupplies(plan, trip);
   const asked = new URLSearchParams({ nights: String(Math.round(next.nights)) });
   return (
-    <Section title="How much">
+    <Section title="How much" at="how-much">
       <p className="hint">Enough on nine trips in ten, by your own use where your trips tell it.</p>
       <dl className="grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1">
         {ahead.gas && (

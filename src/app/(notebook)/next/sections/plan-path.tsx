@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
-import { area, curveMonotoneX, line } from "d3-shape";
 import type { Stage } from "@/core/plan/stages";
+import { hillsPath } from "@/ui/chart/hills";
 import { sayDistance, sayHeight, sayMass, type Units } from "@/core/units/speak";
 
 /** Something that may give out on the way. */
@@ -68,27 +68,8 @@ type Across = (metres: number) => number;
 function Hill({ stages, x }: { stages: readonly Stage[]; x: Across }) {
   const steepest = Math.max(LEVEL, ...stages.map(steepness));
   const y = scaleLinear([0, steepest], [GROUND, 44]);
-  // Up to the middle of each leg and down to its end: a picture of its climb, no profile.
-  const way = stages.flatMap((stage): [number, number][] => [
-    [x(stage.from), GROUND],
-    [x((stage.from + stage.to) / 2), y(steepness(stage))],
-    [x(stage.to), GROUND],
-  ]);
-  const ground = area<[number, number]>()
-    .x(([at]) => at)
-    .y0(GROUND)
-    .y1(([, high]) => high)
-    .curve(curveMonotoneX);
-  return (
-    <>
-      <path d={ground(way) ?? undefined} className="fill-leaf-soft" />
-      <path
-        d={line<[number, number]>().curve(curveMonotoneX)(way) ?? undefined}
-        className="fill-none stroke-leaf"
-        strokeWidth={2.5}
-      />
-    </>
-  );
+  const hills = stages.map((stage) => ({ from: x(stage.from), to: x(stage.to), top: y(steepness(stage)) }));
+  return <path d={hillsPath(hills, GROUND)} className="fill-leaf-soft stroke-leaf" strokeWidth={2.5} />;
 }
 
 interface LegMarkProps {

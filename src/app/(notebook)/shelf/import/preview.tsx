@@ -1,9 +1,13 @@
 "use client";
 
 import { useState, type KeyboardEvent, type ReactNode } from "react";
+import type { Stow } from "@/core/model";
 import { STOWS } from "@/core/model/lists";
+import { groupBy, partition } from "@/core/sums/group";
 import { KINDS } from "@/core/trade/kinds";
-import { sayMass } from "@/core/units/speak";
+import { findKind } from "@/core/trade/words/names";
+import { count, sayMass } from "@/core/units/speak";
+import { STOW_NAMES } from "@/ui/sheet/arrange";
 import type { CsvField, CsvRow } from "@/formats/items-csv";
 
 /** Rows shown at a time: a page of more is slow to draw and read by nobody. */
@@ -22,8 +26,13 @@ interface PreviewProps {
 
 /** What the list comes to, a row a thing. A cell is mended in place: press it, and it can be typed in. */
 export function Preview({ rows, doubles, onMend }: PreviewProps) {
-  // What can't be read stands first: it is what has to be mended.
-  const shown = [...rows.filter((row) => row.problem), ...rows.filter((row) => !row.problem)].slice(0, SHOWN);
+  // What can't be read stands first: it is what has to be mended. The rest lies in its pockets.
+  const [wrong, right] = partition(rows, ({ problem }) => problem !== null);
+  const byPocket = groupBy(right.slice(0, Math.max(0, SHOWN - wrong.length)), pocketOf);
+  const pockets = STOWS.flatMap((stow) => {
+    const lie = byPocket.get(stow) ?? [];
+    return lie.length > 0 ? [{ stow, lie }] : [];
+  });
   return (
     <div>
       <p className="hint mb-1">Press a name, a weight, a kind or a place to mend it.</p>
@@ -44,16 +53,38 @@ export function Preview({ rows, doubles, onMend }: PreviewProps) {
             </tr>
           </thead>
           <tbody>
-            {shown.map((row) => (
+            {wrong.slice(0, SHOWN).map((row) => (
               <PreviewRow key={row.line} row={row} isOut={row.double && !doubles} onMend={onMend} />
             ))}
           </tbody>
+          {pockets.map(({ stow, lie }) => (
+            <tbody key={stow}>
+              <tr className="border-t-2 border-rule-strong">
+                <th colSpan={5} scope="rowgroup" className="py-1 text-left font-head">
+                  {STOW_NAMES[stow]}{" "}
+                  <span className="font-sans text-sm font-normal text-muted">{sayPocket(lie)}</span>
+                </th>
+              </tr>
+              {lie.map((row) => (
+                <PreviewRow key={row.line} row={row} isOut={row.double && !doubles} onMend={onMend} />
+              ))}
+            </tbody>
+          ))}
         </table>
       </div>
       {rows.length > SHOWN && <p className="hint mt-1">… and {rows.length - SHOWN} more rows.</p>}
     </div>
   );
 }
+
+/** Where it rides: as the list says, else as its kind does. */
+const pocketOf = ({ item }: CsvRow): Stow => item?.stow ?? findKind(item?.kind ?? "other")?.stow ?? "main";
+
+const sayPocket = (lie: readonly CsvRow[]) =>
+  `${count(lie.length, "thing")}, ${sayMass(
+    lie.reduce((sum, { grams }) => sum + (grams ?? 0), 0),
+    GRAMS,
+  )}`;
 
 interface PreviewRowProps extends Pick<PreviewProps, "onMend"> {
   readonly row: CsvRow;

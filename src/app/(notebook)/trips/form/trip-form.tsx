@@ -18,6 +18,7 @@ import { DeleteTrip } from "./delete-trip";
 import { LikeFields } from "./like-fields";
 import { Packing } from "./packing";
 import { toPacked, toTrip, type Packable, type TripValues } from "./trip-form-values";
+import { WayAsTyped } from "./way-as-typed";
 import { WayFields } from "./way-fields";
 import { WhenFields } from "./when-fields";
 
@@ -68,6 +69,7 @@ export function TripForm({ id, seen, values, shelf, last, units, places }: TripF
       {draft.restored && <IsBack onAfresh={draft.startAfresh} />}
       <WhenFields form={form} field={field} />
       <WayFields form={form} field={field} units={units} />
+      <WayAsTyped form={form} units={units} />
       <LikeFields form={form} places={places} units={units} opened={values} />
       {isPlan && <AheadFields field={field} units={units} />}
       <Packing

@@ -23,11 +23,17 @@ export function Figures({ advice }: { advice: Advice }) {
         {used.trips} of {carried.trips}
       </Figure>
       {totals.deadGramMetres > 0 && (
-        <Figure name="carried for nothing">{sayDeadWeight(totals.deadGramMetres, units)}</Figure>
+        <Figure name="carried for nothing" from="/trips/loads">
+          {sayDeadWeight(totals.deadGramMetres, units)}
+        </Figure>
       )}
-      {cost.night !== null && <Figure name="costs a night">{sayMoney(cost.night, in_)}</Figure>}
+      {cost.night !== null && (
+        <Figure name="costs a night" from="/shelf/money">
+          {sayMoney(cost.night, in_)}
+        </Figure>
+      )}
       {cost.metre !== null && (
-        <Figure name={`costs a ${units.distance}`}>
+        <Figure name={`costs a ${units.distance}`} from="/shelf/money">
           {sayMoney(cost.metre * wearFromNumber(1, "m", units), in_)}
         </Figure>
       )}

@@ -6,6 +6,7 @@ import { sayAgainstPlan } from "@/core/say/walk/trip";
 import { count, listWords, sayDeadWeight, sayDistance, sayMass, type Units } from "@/core/units/speak";
 import { weighIn } from "@/core/weighin/weigh-in";
 import { Figure } from "@/ui/page/figure";
+import { tripPath } from "@/ui/paths";
 import { gramMetresOf, gramsOf, unusedOf } from "@/core/ledger/along";
 import type { Along } from "../along-of";
 
@@ -21,22 +22,27 @@ export function TripFigures({ trip, along, book }: TripFiguresProps) {
   const { metres, nights, days } = outingOf(trip);
   // As the weigh-in has it, at the start.
   const start = weighIn(trip, book.item, book.items).legs[0];
+  const weighInPath = `${tripPath(trip.id)}/weigh-in`;
   const roofed = days - 1 - nights;
   return (
     <>
       <dl className="mb-6 grid grid-cols-2 gap-x-8 gap-y-3 border-y border-rule py-3 sm:grid-cols-5">
         <Figure name="walked">{sayDistance(metres, units)}</Figure>
-        <Figure name="nights">
+        <Figure name="nights" from="/trips/nights">
           {nights}
           {roofed > 0 && (
             <span className="block font-sans text-sm text-muted">and {roofed} under a roof</span>
           )}
         </Figure>
-        <Figure name="base weight">{sayMass(start?.base ?? 0, units)}</Figure>
-        <Figure name="worn, hobby">
+        <Figure name="base weight" from={weighInPath}>
+          {sayMass(start?.base ?? 0, units)}
+        </Figure>
+        <Figure name="worn, hobby" from={weighInPath}>
           {sayMass(start?.worn ?? 0, units)}, {sayMass(start?.hobby ?? 0, units)}
         </Figure>
-        <Figure name="carried for nothing">{sayDeadWeight(gramMetresOf(unusedOf(along).dead), units)}</Figure>
+        <Figure name="carried for nothing" from="/trips/loads">
+          {sayDeadWeight(gramMetresOf(unusedOf(along).dead), units)}
+        </Figure>
       </dl>
       <ForNothing along={along} metres={metres} units={units} />
       <AgainstPlan trip={trip} along={along} units={units} />

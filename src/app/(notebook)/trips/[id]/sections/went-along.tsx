@@ -3,6 +3,7 @@ import type { LegId, Trip } from "@/core/model";
 import { count, sayMass, type Units } from "@/core/units/speak";
 import { itemPath } from "@/ui/paths";
 import { Stroke, STROKES } from "@/ui/stroke/stroke";
+import { StrokeLegend } from "@/ui/stroke/stroke-legend";
 import { gramsOf } from "@/core/ledger/along";
 import type { Along } from "../along-of";
 
@@ -49,6 +50,12 @@ export function WentAlong({ trip, along, units }: WentAlongProps) {
           as CSV
         </a>
       </p>
+      {along.length > 0 && (
+        <StrokeLegend
+          codes={new Set(along.map(({ code }) => code))}
+          look="mb-2 flex flex-wrap gap-x-4 text-muted"
+        />
+      )}
       <ul className="columns-1 gap-6 sm:columns-2">
         {along.map(({ item, carry, code }) => (
           <li

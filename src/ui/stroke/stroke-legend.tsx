@@ -1,0 +1,23 @@
+import { Stroke, STROKES, type StrokeCode } from "./stroke";
+
+interface StrokeLegendProps {
+  /** Those that are drawn; left out: all. */
+  readonly codes?: ReadonlySet<StrokeCode>;
+  readonly look?: string;
+}
+
+const ALL = Object.keys(STROKES) as StrokeCode[];
+
+/** What the strokes mean. */
+export function StrokeLegend({ codes, look = "flex flex-wrap gap-x-5 gap-y-1" }: StrokeLegendProps) {
+  return (
+    <ul className={`text-sm leading-6 ${look}`} aria-label="What the strokes mean">
+      {ALL.filter((code) => codes?.has(code) ?? true).map((code) => (
+        <li key={code} className="flex items-center gap-2">
+          <Stroke code={code} size={16} />
+          {STROKES[code]}
+        </li>
+      ))}
+    </ul>
+  );
+}
