@@ -119,7 +119,10 @@ function warmer(things: readonly FullItem[], { beds, lines }: Plan): Pick<HeldKi
   return { putIn: into.filter((line) => line !== to), swap: from.map((line) => ({ from: line, to })) };
 }
 
-/** Would it go, were it not for what its owner moved: a kit that was taken is held against what a trip asks, not against itself. */
+/**
+ * Would it go, were it not for what its owner moved: a kit that was taken is held against what a trip asks, not
+ * against itself.
+ */
 const wouldGo = ({ own }: PlanLine) => own === "take" || own === "not ready";
 const gramsOf = ({ kit }: Plan, { id }: FullItem) => kit.of(id)?.grams ?? null;
 
@@ -156,7 +159,10 @@ const ALIKE = 0.6;
 /** A change of kits for less than this, in grams, is not spoken of. */
 const WORTH_CHANGING = 300;
 
-/** The change from one kit to another that the nights ahead ask for; null where the kit in hand is right, or there is none. */
+/**
+ * The change from one kit to another that the nights ahead ask for; null where the kit in hand is right, or there
+ * is none.
+ */
 export function kitChange(kits: readonly HeldKit[], { plan }: Pick<Ahead, "plan">): KitChange | null {
   const { book } = plan.kit;
   const last = book.outings.at(-1);

@@ -47,7 +47,10 @@ export interface Shakedown {
 
 const deep = (setting: Setting) => SETTINGS.indexOf(setting);
 
-/** How likely some days of an outing settle a doubt: where it can be tried there, and one of them has the weather for it. */
+/**
+ * How likely some days of an outing settle a doubt: where it can be tried there, and one of them has the weather
+ * for it.
+ */
 function chanceToSettle({ setting, weather, low }: Doubt, sort: OutingSort, skies: readonly Sky[]): number {
   if (deep(sort.setting) < deep(setting)) return 0;
   const missed = skies.reduce((product, sky) => {
@@ -87,7 +90,10 @@ export const bestOfEach = (all: readonly Shakedown[]): Shakedown[] =>
     (sort) => all.filter((each) => each.sort === sort).toSorted((a, b) => b.worth - a.worth)[0] ?? [],
   );
 
-/** A forecast of rain or wind comes so often, and what it does not see comes so often all the same. Common practice, no source. */
+/**
+ * A forecast of rain or wind comes so often, and what it does not see comes so often all the same. Common
+ * practice, no source.
+ */
 const [SEEN_COMES, UNSEEN_COMES] = [0.8, 0.15];
 const WET_MM = 1;
 const WINDY = 8;

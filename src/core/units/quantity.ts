@@ -173,7 +173,10 @@ export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<nu
   return { ok: true, value: Math.round(celsius * 10) / 10 };
 }
 
-/** A temperature as it stands in a form, °C: null where nothing is typed; what is none goes on as it is, to be refused. */
+/**
+ * A temperature as it stands in a form, °C: null where nothing is typed; what is none goes on as it is, to be
+ * refused.
+ */
 export function typedTemperature(text: string, bare: "C" | "F"): number | string | null {
   if (text.trim() === "") return null;
   const read = parseTemperature(text, bare);

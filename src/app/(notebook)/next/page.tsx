@@ -47,18 +47,7 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
   return (
     <>
       <NextHead trip={trip} plan={plan} units={units} />
-      {planned.length > 1 && (
-        <Choices
-          label="Which trip"
-          look="no-print"
-          chosen={trip?.id ?? ""}
-          choices={planned.map(({ id, name }) => ({
-            key: id,
-            href: `/next?${new URLSearchParams({ trip: id })}`,
-            words: name,
-          }))}
-        />
-      )}
+      {planned.length > 1 && <WhichTrip planned={planned} chosen={trip} />}
       <First plan={plan} />
       <div className="no-print">
         <PlanPath
@@ -116,6 +105,25 @@ export default async function NextPage({ searchParams }: { searchParams: Promise
     </>
   );
 }
+
+interface WhichTripProps {
+  readonly planned: readonly Trip[];
+  readonly chosen: Trip | null;
+}
+
+/** The trips that are planned, where there are several. */
+const WhichTrip = ({ planned, chosen }: WhichTripProps) => (
+  <Choices
+    label="Which trip"
+    look="no-print"
+    chosen={chosen?.id ?? ""}
+    choices={planned.map(({ id, name }) => ({
+      key: id,
+      href: `/next?${new URLSearchParams({ trip: id })}`,
+      words: name,
+    }))}
+  />
+);
 
 interface NextHeadProps {
   readonly trip: Trip | null;

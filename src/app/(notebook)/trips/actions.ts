@@ -206,7 +206,10 @@ export async function setDay(id: TripId, raw: z.input<typeof OnDay>): Promise<An
   });
 }
 
-/** Asks the weather desk for the days of a trip that is over, where nobody told of them; answers what was told before. */
+/**
+ * Asks the weather desk for the days of a trip that is over, where nobody told of them; answers what was told
+ * before.
+ */
 export async function askDays(id: TripId, place: string): Promise<Answer<readonly ToldDay[]>> {
   const asked = TripId.safeParse(id);
   const trip = asked.success ? await findTrip(await store(), asked.data) : null;

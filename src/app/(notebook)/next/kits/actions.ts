@@ -70,7 +70,10 @@ export async function deleteKit(rawId: string): Promise<Answer<SavedKit>> {
   });
 }
 
-/** Makes the list of a trip to come that of a kit, changed as the trip asks; answers what its owner had moved before. */
+/**
+ * Makes the list of a trip to come that of a kit, changed as the trip asks; answers what its owner had moved
+ * before.
+ */
 export async function takeKit(rawTrip: string, rawKit: string): Promise<Answer<Trip["picks"]>> {
   const reading = await readBook();
   const trip = reading.log.trips.find(({ id }) => id === TripId.safeParse(rawTrip).data);

@@ -37,7 +37,10 @@ interface Choice {
 /** Walks whose lists are offered; older ones are on their own pages. */
 const LATEST = 4;
 
-/** Lists that may be walked: the one ahead, those kept by name, those of the last walks, and what each other school would take. */
+/**
+ * Lists that may be walked: the one ahead, those kept by name, those of the last walks, and what each other school
+ * would take.
+ */
 export const listsOf = ({ book, log }: Reading, trip: Trip | null): Choice[] => [
   { key: "next", words: trip ? `For ${trip.name}` : "For the next" },
   ...log.kits.map(({ id, name }) => ({ key: `kit ${id}`, words: `The kit “${name}”` })),

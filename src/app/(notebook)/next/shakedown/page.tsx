@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readBook } from "@/app/book";
+import type { Entry } from "@/core/model";
 import type { Shakedown } from "@/core/shakedown/shakedown";
 import { LIKELY, sayShakedown } from "@/core/shakedown/words";
 import { daysBetween } from "@/core/sums/days";
@@ -51,20 +52,7 @@ export default async function ShakedownPage({
             : `There is no day left to try ${count(doubts.length, "thing")} near home: take what stands in for ${doubts.length === 1 ? "it" : "them"}, or know that ${doubts.length === 1 ? "it is" : "they are"} on trial.`}
         </p>
       )}
-      {doubts.length > 0 && (
-        <form action="/next/shakedown" className="no-print my-4 flex flex-wrap items-start gap-2">
-          <input type="hidden" name="trip" value={trip.id} />
-          <SelectField
-            label="Near home is"
-            hint="The weather desk is simulated: it knows the demo’s islands only."
-            name="place"
-            className="w-80 max-w-full"
-            defaultValue={place ?? ""}
-            options={[["", "no place it knows: by my own days"], ...weatherDesk.places]}
-          />
-          <button className="btn btn-tall mt-6">Ask the desk</button>
-        </form>
-      )}
+      {doubts.length > 0 && <AskDesk trip={trip.id} place={place ?? ""} />}
       <div className="grid gap-8 lg:grid-cols-[1.3fr_1fr]">
         {doubts.length > 0 && (
           <Section title="What to try, and how to tell">
@@ -91,20 +79,7 @@ export default async function ShakedownPage({
               units={units}
             />
           )}
-          {tried.length > 0 && (
-            <Section title="What held" note="in the last month" look="mt-8">
-              <ul>
-                {tried.map(({ id, item, on }) => (
-                  <li key={id} className="border-b border-rule py-1">
-                    <Link prefetch={false} href={itemPath(item)} className="hover:underline">
-                      {book.item(item)?.name ?? item}
-                    </Link>{" "}
-                    <span className="text-sm text-muted">{sayDay(on)}</span>
-                  </li>
-                ))}
-              </ul>
-            </Section>
-          )}
+          {tried.length > 0 && <WhatHeld tried={tried} nameOf={(id) => book.item(id)?.name ?? id} />}
         </div>
       </div>
       <p className="hint mt-8 max-w-3xl">
@@ -114,6 +89,43 @@ export default async function ShakedownPage({
     </>
   );
 }
+
+/** Which place of the weather desk's is near home. */
+const AskDesk = ({ trip, place }: { readonly trip: string; readonly place: string }) => (
+  <form action="/next/shakedown" className="no-print my-4 flex flex-wrap items-start gap-2">
+    <input type="hidden" name="trip" value={trip} />
+    <SelectField
+      label="Near home is"
+      hint="The weather desk is simulated: it knows the demo’s islands only."
+      name="place"
+      className="w-80 max-w-full"
+      defaultValue={place}
+      options={[["", "no place it knows: by my own days"], ...weatherDesk.places]}
+    />
+    <button className="btn btn-tall mt-6">Ask the desk</button>
+  </form>
+);
+
+interface WhatHeldProps {
+  readonly tried: readonly Entry[];
+  readonly nameOf: (id: Entry["item"]) => string;
+}
+
+/** What was tried of late, and held. */
+const WhatHeld = ({ tried, nameOf }: WhatHeldProps) => (
+  <Section title="What held" note="in the last month" look="mt-8">
+    <ul>
+      {tried.map(({ id, item, on }) => (
+        <li key={id} className="border-b border-rule py-1">
+          <Link prefetch={false} href={itemPath(item)} className="hover:underline">
+            {nameOf(item)}
+          </Link>{" "}
+          <span className="text-sm text-muted">{sayDay(on)}</span>
+        </li>
+      ))}
+    </ul>
+  </Section>
+);
 
 interface OutingsProps {
   readonly each: readonly Shakedown[];

@@ -17,7 +17,10 @@ interface UsedByTripProps {
   readonly units: Units;
 }
 
-/** Trip by trip what went out, what of it was used, and what came home; the owner's line across, and what is reckoned with. */
+/**
+ * Trip by trip what went out, what of it was used, and what came home; the owner's line across, and what is
+ * reckoned with.
+ */
 export function UsedByTrip({ use: { rule, rate, taken }, margin, units }: UsedByTripProps) {
   const told = taken
     .slice(-LATEST)
