@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import { daysAfter } from "../sums/days";
 import { nth } from "../sums/there";
 import { FAILING_COST } from "../decide/cost";
@@ -72,7 +73,7 @@ export function waysOut(trip: Pick<Trip, "legs">): WayOut[] {
  */
 export function failsOn(plan: Plan, trip: Trip): Fails {
   const outs = waysOut(trip);
-  const along = plan.lines.filter(({ column }) => column === "take" || column === "not ready");
+  const along = plan.lines.filter(({ column }) => isAlong(column));
   const longest = outs
     .map((to, n) => ({ metres: to.at - (outs[n - 1]?.at ?? 0), to }))
     .toSorted((a, b) => b.metres - a.metres)[0];

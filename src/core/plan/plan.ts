@@ -16,7 +16,7 @@ import { isBed } from "../trade/warmth";
 import { cansFor, cansOf, ENOUGH, supplyUses } from "../weighin/supplies";
 import { lightestWarm, sleepOf, waysToSleep } from "../weighin/sleep";
 import { countsAs } from "../weighin/weigh-in";
-import type { Column } from "./columns";
+import { isAlong, type Column } from "./columns";
 import { kitJobs } from "../advice/kit-law";
 import { whenHolds } from "../advice/foresee";
 import { gapsIn, type Gap } from "../advice/trust";
@@ -124,7 +124,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
       return { ...readied(own.advice, { ...own, why: { is: "moved" } }), own: own.column };
     return { ...own, column: "leave", why: { is: moved === "leave" ? "moved" : "for the weight" } };
   });
-  const along = lines.filter(({ column }) => column === "take" || column === "not ready");
+  const along = lines.filter(({ column }) => isAlong(column));
   const last = book.outings.at(-1);
   const lastThings = last ? book.tripOf(last).carries.flatMap(({ item }) => kit.of(item) ?? []) : [];
   return {
@@ -157,7 +157,7 @@ export function planFor(book: Book, trip: Trip | null): Plan {
  */
 function keptTogether(places: readonly PlanLine[], jobs: readonly Job[]): PlanLine[] {
   const back = new Map<FullItem, Job>();
-  const goes = ({ item, column }: PlanLine) => column === "take" || column === "not ready" || back.has(item);
+  const goes = ({ item, column }: PlanLine) => isAlong(column) || back.has(item);
   for (const job of jobs) {
     const doing = places.filter(({ item }) => item.jobs.includes(job));
     if (doing.some(goes)) continue;
@@ -393,7 +393,7 @@ const usedOf = (kind: string, { carries }: Trip, book: Book) =>
 /** What gives out on the way with a chance worth naming, and after how far, in the middle of those chances. */
 function wearingOut(lines: readonly PlanLine[], next: NextOuting): WearingOut[] {
   return lines
-    .filter(({ column }) => column === "take" || column === "not ready")
+    .filter(({ column }) => isAlong(column))
     .flatMap((line): WearingOut[] => {
       const { left } = line.advice;
       if (!left || left.nextTrip <= 0 || left.givesOut < WORTH_NAMING) return [];

@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import { lastOf, nth } from "../sums/there";
 import { essentialJobs } from "../decide/law";
 import { strengthOn } from "../ledger/outing";
@@ -64,8 +65,7 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
     gone += share;
     const along = plan.lines.filter(
       ({ item, column }) =>
-        (column === "take" || column === "not ready") &&
-        !some.some(({ line, legs }) => line.item === item && !legs.includes(n)),
+        isAlong(column) && !some.some(({ line, legs }) => line.item === item && !legs.includes(n)),
     );
     const weigh = (counts: (item: PlanLine["item"]) => boolean) =>
       along.reduce((sum, { item, advice }) => sum + (counts(item) ? (advice.grams ?? 0) : 0), 0);
@@ -91,7 +91,7 @@ export function stagesOf(plan: Plan, trip: Trip, some: readonly OnSomeLegs[]): S
 export function onSomeLegs(plan: Plan, trip: Trip): OnSomeLegs[] {
   if (trip.legs.length < 2) return [];
   return plan.lines
-    .filter(({ column }) => column === "take" || column === "not ready")
+    .filter(({ column }) => isAlong(column))
     .flatMap((line): OnSomeLegs[] => {
       const { item, advice } = line;
       if (item.triggers.some(isUnavoidable)) return [];

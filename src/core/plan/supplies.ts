@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import type { Trip } from "../model";
 import { ENOUGH, supplyUses } from "../weighin/supplies";
 import { suppliesAhead, type SuppliesAhead } from "../weighin/supplies-ahead";
@@ -44,9 +45,7 @@ export function plannedSupplies(
   trip: Trip | null,
   margin = ENOUGH,
 ): PlannedSupplies {
-  const list = lines
-    .filter(({ column }) => column === "take" || column === "not ready")
-    .map(({ item }) => item);
+  const list = lines.filter(({ column }) => isAlong(column)).map(({ item }) => item);
   const shopDays = trip ? Math.max(0, ...daysToShop({ next }, trip)) || next.days : next.days;
   const dryKm = (trip?.foreseen.dry?.m ?? 0) / 1000;
   const ahead = suppliesAhead(

@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import { kitJobs } from "../advice/kit-law";
 import { expectedWorth } from "../decide/worth";
 import { ESSENTIAL_JOBS } from "../trade/jobs";
@@ -20,7 +21,7 @@ export type Weighed = Choosable & { readonly name: string; readonly chance: numb
 export function weighed(plan: Plan): Weighed[] {
   const must = new Set([...ESSENTIAL_JOBS, ...kitJobs(plan.next)]);
   return plan.lines
-    .filter(({ item, column }) => (column === "take" || column === "not ready") && countsAs(item) === "base")
+    .filter(({ item, column }) => isAlong(column) && countsAs(item) === "base")
     .map((line) => {
       const { item, chance, advice } = line;
       return {

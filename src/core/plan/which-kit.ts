@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import { compareLists, type Listed } from "../compare/lists";
 import type { Book } from "../ledger/book";
 import type { ItemId, Moved, SavedKit, Trip } from "../model";
@@ -123,7 +124,7 @@ function warmer(things: readonly FullItem[], { beds, lines }: Plan): Pick<HeldKi
  * Would it go, were it not for what its owner moved: a kit that was taken is held against what a trip asks, not
  * against itself.
  */
-const wouldGo = ({ own }: PlanLine) => own === "take" || own === "not ready";
+const wouldGo = ({ own }: PlanLine) => isAlong(own);
 const gramsOf = ({ kit }: Plan, { id }: FullItem) => kit.of(id)?.grams ?? null;
 
 const isOfSeason = ({ months }: SavedKit, { next, kit }: Plan) =>

@@ -1,3 +1,4 @@
+import { isAlong } from "./columns";
 import { lastOf, nth } from "../sums/there";
 import { WORTH_NAMING, type PlanLine, type Short, type WearingOut } from "./plan";
 import type { Fails, IfItFails, WayOut } from "./fails";
@@ -20,7 +21,7 @@ import { nameOfJob, sayTriggers, theThing } from "../say/words";
 /** Why a thing stands where it does, in a few words. */
 export function sayWhy(line: PlanLine): string {
   const { left } = line.advice;
-  const goes = line.column === "take" || line.column === "not ready";
+  const goes = isAlong(line.column);
   const weak =
     goes && left !== null && left.givesOut >= WORTH_NAMING
       ? `${capital(percent(left.givesOut))} to give out on the way.`

@@ -1,3 +1,4 @@
+import { isAlong } from "../plan/columns";
 import { gaveOut } from "../ledger/followed";
 import { tellsOfBed } from "../ledger/nights";
 import { outingOf } from "../ledger/outing";
@@ -34,7 +35,7 @@ const rounded = (chance: number) => Math.round(chance * 1000) / 1000;
  */
 export function foretoldOf(plan: Plan, trip: Trip, low: number | null): Foretold {
   const { book } = plan.kit;
-  const along = plan.lines.filter(({ column }) => column === "take" || column === "not ready");
+  const along = plan.lines.filter(({ column }) => isAlong(column));
   const way = warmestWith(new Set(along.map(({ item }) => item.id)), sleepOf(book));
   const most = plannedSupplies(plan, trip).ahead.gas;
   const likely = plannedSupplies(plan, trip, 0.5).ahead.gas;

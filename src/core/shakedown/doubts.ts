@@ -1,3 +1,4 @@
+import { isAlong } from "../plan/columns";
 import { isCritical } from "../decide/case";
 import type { Verdict } from "../advice/advise";
 import type { Case } from "../decide/case";
@@ -51,7 +52,7 @@ const TO_PROVE = 2;
 
 /** What of a plan is not sure to hold, what matters most first; each thing once, by its weightiest doubt. */
 export function doubtsOf(plan: Plan, trip: Trip): Doubt[] {
-  const along = plan.lines.filter(({ column }) => column === "take" || column === "not ready");
+  const along = plan.lines.filter(({ column }) => isAlong(column));
   const doubts = [
     ...along.flatMap((line) => doubtOn(line, trip) ?? []),
     ...bedInDoubt(along, plan, trip),

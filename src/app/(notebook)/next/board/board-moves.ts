@@ -1,8 +1,8 @@
 import type { Load } from "@/core/model";
-import type { Column } from "@/core/plan/columns";
+import { isAlong, type Column } from "@/core/plan/columns";
 import type { BoardLine, Move, Side } from "./board-lines";
 
-export const goesAlong = ({ column }: BoardLine) => column === "take" || column === "not ready";
+export const goesAlong = ({ column }: BoardLine) => isAlong(column);
 
 /** Where its button puts it. */
 export const otherSide = ({ column }: BoardLine): Side =>

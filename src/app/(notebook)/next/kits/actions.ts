@@ -1,5 +1,6 @@
 "use server";
 
+import { isAlong } from "@/core/plan/columns";
 import { Name, RecordId, SavedKit, Trip, TripId } from "@/core/model";
 import { listFrom, picksFor, purposeOf } from "@/core/plan/which-kit";
 import { fullOf } from "@/data/limits";
@@ -26,9 +27,7 @@ export async function keepKit(rawName: string, from: string): Promise<Answer<str
   const ahead = aheadOf(log.trips, book.today)[0] ?? null;
   const items = trip
     ? trip.carries.map(({ item }) => item)
-    : (await plansOf(reading))(ahead).lines.flatMap(({ item, column }) =>
-        column === "take" || column === "not ready" ? [item.id] : [],
-      );
+    : (await plansOf(reading))(ahead).lines.flatMap(({ item, column }) => (isAlong(column) ? [item.id] : []));
   if (items.length === 0) return refuse({ from: "Nothing is on that list yet." });
   const kit = SavedKit.parse({
     id: crypto.randomUUID(),

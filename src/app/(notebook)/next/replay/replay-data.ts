@@ -1,3 +1,4 @@
+import { isAlong } from "@/core/plan/columns";
 import type { Replayed } from "@/core/replay/replay";
 import type { Day } from "@/core/replay/days";
 import { withSchool } from "@/core/ledger/book";
@@ -53,8 +54,7 @@ export const listsOf = ({ book, log }: Reading, trip: Trip | null): Choice[] => 
     .map((school) => ({ key: `school ${school}`, words: `The ${school} school’s` })),
 ];
 
-const alongIn = ({ lines }: Plan) =>
-  lines.filter(({ column }) => column === "take" || column === "not ready").map(({ item }) => item);
+const alongIn = ({ lines }: Plan) => lines.filter(({ column }) => isAlong(column)).map(({ item }) => item);
 
 /** A list by its key; the one ahead where there is none of that key. */
 async function listOf(key: string, trip: Trip | null, reading: Reading): Promise<readonly FullItem[]> {

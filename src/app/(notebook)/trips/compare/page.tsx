@@ -40,7 +40,7 @@ interface Asked {
  * the gram.
  */
 export default async function ComparePage({ searchParams }: Asked) {
-  const { log, book } = await readBook();
+  const { log, book, kit } = await readBook();
   const walks = log.trips
     .filter(({ carries }) => carries.length > 0)
     .toSorted((a, b) => a.starts.localeCompare(b.starts))
@@ -48,9 +48,12 @@ export default async function ComparePage({ searchParams }: Asked) {
       const { id, name, starts, ends } = trip;
       return { key: id, name, words: `${name}, ${sayDays(starts, ends)}`, list: listOf(trip, book.item) };
     });
-  const kits = log.kits.map((kit): Called => {
-    const list = thingsOf(kit, book).things.map((item) => ({ item, grams: item.weight?.g ?? null }));
-    return { key: `kit ${kit.id}`, name: kit.name, words: `the kit “${kit.name}”`, list };
+  const kits = log.kits.map((saved): Called => {
+    const list = thingsOf(saved, book).things.map((item) => ({
+      item,
+      grams: kit.of(item.id)?.grams ?? null,
+    }));
+    return { key: `kit ${saved.id}`, name: saved.name, words: `the kit “${saved.name}”`, list };
   });
   const asked = await searchParams;
   const find = (key: string | undefined) => [...walks, ...kits].find((each) => each.key === key);
