@@ -31,12 +31,27 @@ export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "src") } },
   test: {
     sequence: { sequencer: LongestFirst },
+    maxWorkers: 2,
     projects: [
       {
         extends: true,
         test: {
           name: "unit",
-          include: ["src/**/*.test.{ts,tsx}", "measure/**/*.test.ts"],
+          include: [
+            "src/{core,formats,standins,ui}/**/*.test.{ts,tsx}",
+            "src/app/(notebook)/**/*.test.ts",
+            "measure/**/*.test.ts",
+          ],
+          testTimeout: 120_000,
+          // Nothing here holds anything: what one file has loaded, the next one uses.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: "data",
+          include: ["src/{app,data,server}/*.test.ts"],
           testTimeout: 120_000,
           globalSetup: ["tests/bundled.ts"],
         },
@@ -48,7 +63,6 @@ export default defineConfig({
           include: ["tests/**/*.test.ts"],
           testTimeout: 300_000,
           hookTimeout: 240_000,
-          maxWorkers: 2,
           expect: { poll: { timeout: 60_000 } },
           globalSetup: ["tests/prepare.ts"],
         },

@@ -30,7 +30,7 @@ export interface Kit {
 export const VERSIONS = ["v1", "v2", "later"] as const;
 type Version = (typeof VERSIONS)[number];
 
-const FOLDER = path.join(import.meta.dirname, "practice");
+const FOLDER = path.resolve("measure", "practice");
 
 /** @throws Error if a kit can't be read */
 export const practiceKits = (version: Version): Kit[] =>

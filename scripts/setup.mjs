@@ -7,6 +7,7 @@ import {
   readdirSync,
   readFileSync,
   renameSync,
+  rmSync,
   statSync,
   writeFileSync,
 } from "node:fs";
@@ -15,7 +16,17 @@ import { fileURLToPath } from "node:url";
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
 const NEXT = path.join(ROOT, "node_modules", "next", "dist", "bin", "next");
-const TSX = path.join(ROOT, "node_modules", "tsx", "dist", "cli.mjs");
+
+/** Where what the framework does not bundle is put, beside the trail page's worker. */
+const BUILT = path.join(ROOT, "build");
+
+const BUNDLED = { bundle: true, logLevel: "warning" };
+const FOR_NODE = {
+  platform: "node",
+  format: "esm",
+  packages: "external",
+  tsconfig: path.join(ROOT, "tsconfig.json"),
+};
 
 /** Ends with a sentence where Node.js is too old to go on. */
 export function checkNode() {
@@ -39,9 +50,23 @@ export async function run(command, args, { env = {}, quiet = false, into = "inhe
     throw new Error(`${path.basename(command)} ${args.slice(0, 3).join(" ")} ended with ${code}`);
 }
 
-/** Runs one of the project's own TypeScript programs. */
-export const runTs = (file, args = [], options = {}) =>
-  run(process.execPath, [TSX, path.join(ROOT, file), ...args], options);
+/** Runs one of the project's own TypeScript programs: bundled into one file, which is gone when it ends. */
+export async function runTs(file, args = [], options = {}) {
+  const { build } = await import("esbuild");
+  const program = path.join(BUILT, `${path.parse(file).name}.${process.pid}.mjs`);
+  await build({
+    ...BUNDLED,
+    entryPoints: [path.join(ROOT, file)],
+    outfile: program,
+    ...FOR_NODE,
+    sourcemap: "inline",
+  });
+  try {
+    await run(process.execPath, ["--enable-source-maps", program, ...args], options);
+  } finally {
+    rmSync(program, { force: true });
+  }
+}
 
 const hash = (...parts) => parts.reduce((sum, part) => sum.update(part), createHash("sha256")).digest("hex");
 const stampOf = (file) => (existsSync(file) ? readFileSync(file, "utf8") : "");
@@ -71,25 +96,20 @@ function filesUnder(folder) {
     );
 }
 
-/** Where what the framework does not bundle is put, beside the trail page's worker. */
-const BUILT = path.join(ROOT, "build");
-
 /** Bundles what the framework does not: the server with its guard, the reader of files, and the worker of the trail page. */
 export async function bundle() {
   const { build } = await import("esbuild");
-  const common = { bundle: true, write: false, logLevel: "warning" };
   const server = await build({
-    ...common,
+    ...BUNDLED,
+    ...FOR_NODE,
+    write: false,
     entryPoints: ["serve", "reader"].map((name) => path.join(ROOT, "src", "server", `${name}.ts`)),
     outdir: BUILT,
     outExtension: { ".js": ".mjs" },
-    platform: "node",
-    format: "esm",
-    packages: "external",
-    tsconfig: path.join(ROOT, "tsconfig.json"),
   });
   const worker = await build({
-    ...common,
+    ...BUNDLED,
+    write: false,
     entryPoints: [path.join(ROOT, "src", "app", "(notebook)", "trail", "worker", "worker.ts")],
     outfile: path.join(ROOT, "public", "trail-worker.js"),
     minify: true,

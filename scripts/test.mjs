@@ -4,34 +4,21 @@ import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } fr
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { aptGet } from "./apt-get.mjs";
-import { postgresPrograms } from "./postgres-programs.mjs";
+import { chromiumProgram, postgresPrograms } from "./debian-programs.mjs";
 import { checkNode, ensureBuild, ensurePackages, ROOT, run } from "./setup.mjs";
 
-/** A program of Debian's: there, or its package installed where we may, or one clear sentence. */
-async function ensureProgram({ isThere, name, debian, otherwise, isOptional = false }) {
-  if (isThere()) return;
-  const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
-  if (may) {
-    console.error(`Installing ${name} …`);
-    await aptGet(["update", "-qq"]);
-    await aptGet(["install", "-y", "-qq", "--no-install-recommends", debian]);
-    if (isThere()) return;
-  }
-  console.error(otherwise);
-  if (!isOptional) process.exit(1);
-}
-
+/** What the tests run that is Debian's: whether it is there, its package or another, and what is said where it can't be installed. */
 const PROGRAMS = [
   {
     name: "Chromium",
-    debian: "chromium",
-    isThere: () => existsSync(process.env.CHROMIUM || "/usr/bin/chromium"),
+    debian: ["chromium-headless-shell", "chromium"],
+    isThere: () => chromiumProgram() !== null,
     otherwise:
-      "The browser tests need Chromium: install it (on Debian, `apt-get install chromium`), or set CHROMIUM to its program.",
+      "The browser tests need Chromium: install it (on Debian, `apt-get install chromium-headless-shell`), or set CHROMIUM to its program.",
   },
   {
     name: "certutil",
-    debian: "libnss3-tools",
+    debian: ["libnss3-tools"],
     isOptional: true,
     isThere: () => spawnSync("certutil", ["-H"]).error === undefined,
     otherwise:
@@ -39,16 +26,33 @@ const PROGRAMS = [
   },
   {
     name: "PostgreSQL",
-    debian: "postgresql",
+    debian: ["postgresql"],
     isThere: () => postgresPrograms() !== null,
     otherwise:
       "The tests of DATABASE_URL need PostgreSQL's server: install it (on Debian, `apt-get install postgresql`), or set POSTGRES_BIN to the folder of initdb and postgres.",
   },
 ];
 
+/** Debian's programs: there, or their packages installed where we may, or one clear sentence each. */
+async function ensurePrograms() {
+  const lacking = () => PROGRAMS.filter(({ isThere }) => !isThere());
+  const may = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
+  const wanted = lacking();
+  if (may && wanted.length > 0) {
+    console.error(`Installing ${wanted.map(({ name }) => name).join(", ")} …`);
+    await aptGet(["update", "-qq"]);
+    const install = (packages) => aptGet(["install", "-y", "-qq", "--no-install-recommends", ...packages]);
+    await install(wanted.map(({ debian: [first] }) => first));
+    // One package that is not to be had keeps the others out too.
+    for (const { debian } of lacking()) await install(debian.slice(-1));
+  }
+  for (const { otherwise } of lacking()) console.error(otherwise);
+  if (lacking().some(({ isOptional }) => !isOptional)) process.exit(1);
+}
+
 /** Runs one set of tests; how many passed and failed. */
-async function tests(project, folder, into) {
-  const report = path.join(folder, `${project}.json`);
+async function tests(projects, folder, into) {
+  const report = path.join(folder, `${projects.join("-")}.json`);
   const vitest = path.join(ROOT, "node_modules", "vitest", "vitest.mjs");
   const clean = await succeeds(
     run(
@@ -56,8 +60,7 @@ async function tests(project, folder, into) {
       [
         vitest,
         "run",
-        "--project",
-        project,
+        ...projects.flatMap((project) => ["--project", project]),
         "--reporter=default",
         "--reporter=json",
         `--outputFile.json=${report}`,
@@ -87,7 +90,7 @@ async function withoutBuild(folder) {
   const checks = counted(
     await succeeds(run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")], { into })),
   );
-  const unit = await tests("unit", folder, into);
+  const unit = await tests(["unit", "data"], folder, into);
   closeSync(into);
   process.stdout.write(readFileSync(said));
   return [checks, unit];
@@ -95,11 +98,10 @@ async function withoutBuild(folder) {
 
 /** The build, and the tests that use it. */
 const withBuild = async (folder) =>
-  (await succeeds(ensureBuild())) ? [counted(true), await tests("whole", folder)] : [counted(false)];
+  (await succeeds(ensureBuild())) ? [counted(true), await tests(["whole"], folder)] : [counted(false)];
 
 checkNode();
-await ensurePackages();
-for (const program of PROGRAMS) await ensureProgram(program);
+await Promise.all([ensurePackages(), ensurePrograms()]);
 const folder = mkdtempSync(path.join(tmpdir(), "nettle-reports-"));
 // Side by side: the browser tests wait much, and leave a core for the rest.
 const ended = (await Promise.all([withoutBuild(folder), withBuild(folder)])).flat();

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from "node:child_process";
 import { createServer } from "node:net";
 import { chromium, type Browser } from "playwright-core";
+import { chromiumProgram } from "../scripts/debian-programs.mjs";
 
 export const freePort = () =>
   new Promise<number>((resolve, reject) => {
@@ -61,7 +62,7 @@ export async function answers(url: string, child: ChildProcess, at = "/settings"
 export const openBrowser = (more: readonly string[] = [], home?: string): Promise<Browser> =>
   chromium.launch({
     ...(home && { env: { ...process.env, HOME: home } }),
-    executablePath: process.env.CHROMIUM || "/usr/bin/chromium",
+    executablePath: chromiumProgram() ?? "/usr/bin/chromium",
     args: [
       "--no-sandbox",
       "--disable-gpu",

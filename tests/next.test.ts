@@ -177,6 +177,8 @@ test("the demo opens on a trip that waits, and its next has something in every c
       await page.mouse.down();
       await page.mouse.move(from.x + 30, from.y + 30, { steps: 4 });
       await page.mouse.move(x, y, { steps: 8 });
+      // What lies beneath is told in a frame's time.
+      await page.evaluate(() => new Promise((next) => requestAnimationFrame(() => setTimeout(next, 100))));
       await page.mouse.up();
     };
     const leave = (await column("Leave").boundingBox())!;
@@ -259,4 +261,15 @@ test("on paper: what is not ready and what goes, on two pages, without what stay
     expect(await page.getByRole("region", { name: "Leave", exact: true }).isVisible()).toBe(false);
     expect(await page.getByRole("heading", { name: /^Over your own days/ }).isVisible()).toBe(false);
     await page.close();
+
+    // Asked for from another page, and once.
+    const { page: shelf } = await openPage(browser, `${app.url}/shelf`);
+    let printed = 0;
+    await shelf.exposeFunction("print", () => void (printed += 1));
+    await shelf.keyboard.press("Control+k");
+    await shelf.getByPlaceholder("Go to a page, a thing or a trip").fill("print the list");
+    await shelf.keyboard.press("Enter");
+    await expect.poll(() => printed).toBe(1);
+    expect(new URL(shelf.url())).toMatchObject({ pathname: "/next", hash: "" });
+    await shelf.close();
   }));

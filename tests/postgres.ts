@@ -4,7 +4,7 @@ import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import pg from "pg";
-import { postgresPrograms } from "../scripts/postgres-programs.mjs";
+import { postgresPrograms } from "../scripts/debian-programs.mjs";
 
 /** A PostgreSQL server of a test's own, on a socket in a folder of its own: no port is opened. */
 export interface Postgres {

@@ -25,7 +25,7 @@ const namedOf = (shelf: Shelf): Named[] =>
     return { id: item.id, name: item.name, kind: item.kind, pieces, jobs: item.jobs };
   });
 
-const folder = import.meta.dirname;
+const folder = path.resolve("measure", "hearing");
 const read = (file: string) => JSON.parse(readFileSync(path.join(folder, file), "utf8")) as unknown;
 
 /** One value told of one thing, or a whole fact of another sort, as a line of text: what is counted. */

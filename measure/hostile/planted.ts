@@ -102,7 +102,7 @@ export async function plantedTable(runs: number, seconds: number, word: string):
       const began = Date.now();
       const { status, stdout, stderr } = spawnSync(
         process.execPath,
-        ["node_modules/tsx/dist/cli.mjs", "measure/hostile/run.ts", "--first"].concat(
+        ["scripts/run.mjs", "measure/hostile/run.ts", "--first"].concat(
           ["--minutes", String(seconds / 60)],
           ["--seed", String(seed)],
         ),

@@ -17,7 +17,7 @@ export function kindsPage(): string {
   return [
     "# Kinds, and what each brings",
     "",
-    "Written from `src/core/kinds.ts` by `npx tsx scripts/write-docs.ts`; a test holds it to that. Lives, shapes, services and limits are common practice, no source, and each owner may change them in Settings. An item may say otherwise of itself: its jobs, what calls for it, what its absence costs.",
+    "Written from `src/core/kinds.ts` by `node scripts/run.mjs scripts/write-docs.ts`; a test holds it to that. Lives, shapes, services and limits are common practice, no source, and each owner may change them in Settings. An item may say otherwise of itself: its jobs, what calls for it, what its absence costs.",
     "",
     "| kind | jobs | called for by | its absence is | wears by: median life, shape | services | done at |",
     "|---|---|---|---|---|---|---|",

@@ -223,6 +223,8 @@ const VOLUME_UNITS: Readonly<Record<string, number>> = {
   pt: LITRES_PER_QUART / 2,
   qt: LITRES_PER_QUART,
   gal: LITRES_PER_QUART * 4,
+  "cu in": LITRES_PER_CUBIC_INCH,
+  in3: LITRES_PER_CUBIC_INCH,
 };
 
 /** An amount in the unit that sums are made in: grams, litres, watt-hours, or pieces. */
@@ -241,6 +243,20 @@ export function inBaseUnit(value: number, unit: string): BaseAmount {
   ] as const)
     if (Object.hasOwn(units, plain)) return { value: value * units[plain]!, unit: base };
   return { value, unit: "" };
+}
+
+/**
+ * Reads a volume, in litres: "2.5 L", "600 ml", "20 fl oz", "2800 cu in".
+ *
+ * @param bare the unit of a number without one
+ */
+export function parseVolume(text: string, bare: "L" | "qt" | "cu in"): Parsed<number> {
+  const read = parseAmount(text);
+  if (!read.ok) return read;
+  const { value, unit } = inBaseUnit(read.value.value, read.value.unit || bare);
+  return unit === "L"
+    ? { ok: true, value: Math.round(value * 1000) / 1000 }
+    : { ok: false, why: `“${read.value.unit}” is no volume. Write it like 2.5 L, 20 fl oz or 2800 cu in.` };
 }
 
 /** An amount in another unit of the same sort, to a thousandth: 0.9 kg is 900 g; null where the two don't compare. */

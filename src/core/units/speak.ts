@@ -28,7 +28,9 @@ export function sayMass(g: number, units: Units): string {
 
 /** The unit that what is poured is asked in: owners who weigh in ounces pour quarts. */
 export const pouredUnit = ({ weight }: Units) => (weight === "g" ? "L" : "qt");
-/** Litres in one of these. */
+/** The unit that room is asked in. */
+export const roomUnit = ({ weight }: Units) => (weight === "g" ? "L" : "cu in");
+/** Litres in a unit of what is poured. */
 export const litresIn = ({ weight }: Units) => (weight === "g" ? 1 : LITRES_PER_QUART);
 
 /** What is poured, in the owner's measure: "0.6 L", "20 fl oz" below a quart, "2.1 qt", "1.5 gal" from two gallons. */
@@ -38,6 +40,12 @@ export function sayPoured(litres: number, units: Units): string {
   if (quarts < 0.995) return `${grouped(quarts * 32)}${THIN}fl oz`;
   return quarts < 8 ? `${inTenths(quarts)}${THIN}qt` : `${inTenths(quarts / 4)}${THIN}gal`;
 }
+
+/** A volume as a form holds it, in the unit that it is asked in: "2.84" quarts, "2807" cubic inches. */
+export const volumeText = (litres: number, unit: "L" | "qt" | "cu in"): string =>
+  unit === "cu in"
+    ? String(Math.round(litres / LITRES_PER_CUBIC_INCH))
+    : String(Math.round((100 * litres) / (unit === "L" ? 1 : LITRES_PER_QUART)) / 100);
 
 /** Room in a pack, or taken up in it: "46 L", "2 807 cu in". */
 export const sayRoom = (litres: number, units: Units): string =>

@@ -1,38 +1,18 @@
 import { expect, test } from "vitest";
 import { demoLog } from "../../../demo/log";
 import { wordsForKind } from "@/core/trade/words/names";
-import { findScore } from "./find";
-import { OF_A_THING, PAGES } from "./places";
+import { findGoals } from "./find";
+import { goalsOf } from "./places";
 
 const demo = demoLog();
 // As the notebook hands them over: what is there before what is gone.
 const items = demo.items.toSorted((a, b) => Number(b.state === "active") - Number(a.state === "active"));
-const log = { ...demo, items };
-const GOALS = [
-  ...PAGES,
-  ...log.items.map(({ id, name, kind }) => ({
-    name,
-    words: `${wordsForKind(kind)} ${OF_A_THING}`,
-    href: `/item/${id}`,
-  })),
-  ...log.trips.map(({ id, name, starts }) => ({
-    name,
-    words: `trip ${starts.slice(0, 4)}`,
-    href: `/trips/${id}`,
-  })),
-  ...log.items.map(({ id, name }) => ({
-    name: `Log work on ${name}`,
-    words: "repair repaired mend mended wash washed service serviced done mark",
-    href: `/item/${id}#between-trips`,
-  })),
-];
-/** The best found for a question, as the palette shows them: by how well, pages before things where alike. */
-const found = (query: string) =>
-  GOALS.map((goal, n) => ({ ...goal, n, score: findScore(query, goal.name, goal.words) }))
-    .filter(({ score }) => score > 0)
-    .sort((a, b) => b.score - a.score || a.n - b.n)
-    .slice(0, 3)
-    .map(({ href }) => href);
+const GOALS = goalsOf(
+  items.map(({ id, name, kind }) => ({ id, name, words: wordsForKind(kind) })),
+  demo.trips.map(({ id, name, starts }) => ({ id, name, words: `trip ${starts.slice(0, 4)}` })),
+);
+/** The first three that the palette shows for a question. */
+const found = (query: string) => findGoals(query, GOALS, 3).map(({ href }) => href);
 
 /** Plain questions, and where their answer stands. */
 const QUESTIONS: readonly (readonly [question: string, href: string])[] = [
@@ -90,10 +70,18 @@ const QUESTIONS: readonly (readonly [question: string, href: string])[] = [
   ["which trip had most dead weight", "/trips/loads"],
   ["base weight", "/trips/loads"],
   ["big three", "/trips/loads"],
-  ["would I have missed the fleece", "/next/replay"],
+  ["would I have missed the fleece", "/next/replay?list=next&over=all&without=fleece"],
   ["replay", "/next/replay"],
   ["a lighter list over my days", "/next/replay"],
   ["what have you learned about me", "/settings#learned"],
+  ["print the list", "/next#print"],
+  ["export the log", "/api/log"],
+  ["shelf as spreadsheet", "/api/shelf.csv"],
+  ["dates into my calendar", "/api/bench.ics"],
+  ["add a thing", "/shelf#add"],
+  ["edit the trail shoes", "/item/trail-shoes-pair-3/edit"],
+  ["my days without the fleece", "/next/replay?list=next&over=all&without=fleece"],
+  ["unpack long quill", "/unpack/the-long-quill-2025-06-07"],
   ["wash the down jacket", "/item/down-jacket#between-trips"],
 ];
 
@@ -103,5 +91,5 @@ test.each(QUESTIONS)("%s: among the first three", (question, href) => {
 
 test("what names nothing finds nothing", () => {
   expect(found("zeppelin")).toEqual([]);
-  expect(found("")).toEqual([]);
+  expect(findGoals("", GOALS, 3).every(({ sort }) => sort === "page")).toBe(true);
 });

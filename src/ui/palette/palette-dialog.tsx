@@ -1,17 +1,10 @@
 "use client";
 
 import { Command } from "cmdk";
+import { useMemo, useState } from "react";
 import { useRouter } from "next/navigation";
-import { itemPath, tripPath } from "../paths";
-import { findScore } from "./find";
-import { OF_A_THING, PAGES, type Goal } from "./places";
-
-interface Named {
-  readonly id: string;
-  readonly name: string;
-  /** What it is found by beside its name. */
-  readonly words: string;
-}
+import { findGoals } from "./find";
+import { goalsOf, type Named } from "./places";
 
 export interface PaletteProps {
   readonly items: readonly Named[];
@@ -20,45 +13,52 @@ export interface PaletteProps {
   readonly onOpen: (open: boolean) => void;
 }
 
-/** Any page, thing or trip by a few of its letters. */
+/** Entries that are shown. */
+const SHOWN = 30;
+
+/** Any page, thing or trip by a few of its letters, and what is done there. */
 export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
   const router = useRouter();
-  const go = (href: string) => {
-    onOpen(false);
-    router.push(href);
+  const [query, setQuery] = useState("");
+  const goals = useMemo(() => goalsOf(items, trips), [items, trips]);
+  const found = useMemo(() => findGoals(query, goals, SHOWN), [query, goals]);
+  const show = (isOpen: boolean) => {
+    setQuery("");
+    onOpen(isOpen);
   };
-  const things = items.map(({ id, name, words }) => ({
-    name,
-    words: `${words} ${OF_A_THING}`,
-    href: itemPath(id),
-  }));
-  const work = items.map(({ id, name }) => ({
-    name: `Log work on ${name}`,
-    words: "repair repaired mend mended wash washed service serviced done mark",
-    href: `${itemPath(id)}#between-trips`,
-  }));
-  const walks = trips.map(({ id, name, words }) => ({ name, words, href: tripPath(id) }));
+  const go = (href: string) => {
+    show(false);
+    const [path, part] = href.split("#");
+    // A file is fetched, and not gone to; a part of the page one is on tells that page so.
+    const isHere = part !== undefined && path === window.location.pathname;
+    if (isHere || href.startsWith("/api/")) window.location.assign(href);
+    else router.push(href);
+  };
   return (
     <Command.Dialog
       open={open}
-      onOpenChange={onOpen}
+      onOpenChange={show}
       label="Go to a page, a thing or a trip"
-      filter={(value, query, keywords) =>
-        findScore(query, value.split(BEFORE_ID)[0] ?? "", keywords?.[0] ?? "")
-      }
+      shouldFilter={false}
       overlayClassName="fixed inset-0 z-40 bg-ink/40"
       contentClassName={DIALOG}
     >
       <Command.Input
+        value={query}
+        onValueChange={setQuery}
         placeholder="Go to a page, a thing or a trip"
         className="w-full border-b border-rule bg-transparent px-4 py-3 text-lg outline-none placeholder:text-muted"
       />
       <Command.List className="max-h-[50vh] overflow-y-auto p-2">
         <Command.Empty className="px-3 py-4 text-muted">Nothing of that name.</Command.Empty>
-        <Goals heading="Pages" goals={PAGES} onGo={go} />
-        <Goals heading="Things" goals={things} onGo={go} />
-        <Goals heading="Trips" goals={walks} onGo={go} />
-        <Goals heading="Do" goals={work} onGo={go} />
+        {found.map(({ name, sort, href }) => (
+          <Command.Item key={href} value={href} onSelect={() => go(href)} className={ENTRY}>
+            {name}
+            <span className="ml-auto pl-4 text-sm text-muted in-data-[selected=true]:text-on-leaf">
+              {sort}
+            </span>
+          </Command.Item>
+        ))}
       </Command.List>
     </Command.Dialog>
   );
@@ -67,34 +67,6 @@ export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
 const DIALOG =
   "fixed left-1/2 top-[12vh] z-50 w-[min(34rem,94vw)] -translate-x-1/2 rounded-md border " +
   "border-rule-strong bg-sheet shadow-xl";
-const GROUP =
-  "[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 " +
-  "[&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-muted";
 const ENTRY =
   "flex min-h-10 cursor-pointer items-center rounded px-3 " +
   "data-[selected=true]:bg-leaf data-[selected=true]:text-on-leaf";
-
-/** Between a name and where it goes: two of one name are two entries. */
-const BEFORE_ID = "\u2063";
-
-interface GoalsProps {
-  readonly heading: string;
-  readonly goals: readonly Goal[];
-  readonly onGo: (href: string) => void;
-}
-
-const Goals = ({ heading, goals, onGo }: GoalsProps) => (
-  <Command.Group heading={heading} className={GROUP}>
-    {goals.map(({ name, words, href }) => (
-      <Command.Item
-        key={href}
-        value={`${name}${BEFORE_ID}${href}`}
-        keywords={[words]}
-        onSelect={() => onGo(href)}
-        className={ENTRY}
-      >
-        {name}
-      </Command.Item>
-    ))}
-  </Command.Group>
-);

@@ -1,11 +1,17 @@
+import { itemPath, replayPath, tripPath, unpackPath } from "../paths";
 import { PLACES } from "../places";
 
-/** Somewhere to go, and the words that it is found by beside its name. */
+/** Somewhere to go or something to do there, and the words that it is found by beside its name. */
 export interface Goal {
   readonly name: string;
+  readonly sort: "page" | "thing" | "trip" | "do";
   readonly href: string;
   readonly words: string;
+  /** The thing or trip that it is done to: nobody means it who names it not, nor by its name alone. */
+  readonly of?: string;
 }
+
+type Unsorted = Omit<Goal, "sort">;
 
 /** Words for the pages of the edge that are not among those below. */
 const TAB_WORDS: Readonly<Record<string, string>> = {
@@ -21,7 +27,7 @@ const TAB_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** Pages by what one would ask of them. */
-const BENEATH: readonly Goal[] = [
+const BENEATH: readonly Unsorted[] = [
   { name: "New trip", href: "/trips/new", words: "add enter plan walk track gpx" },
   {
     name: "Nights",
@@ -100,13 +106,76 @@ const BENEATH: readonly Goal[] = [
   { name: "Every number", href: "/settings/everything", words: "all numbers kinds table" },
 ];
 
-/** Every page. */
-export const PAGES: readonly Goal[] = [
+const PAGES: readonly Goal[] = [
   ...PLACES.flatMap(({ href, label }) =>
     TAB_WORDS[href] === undefined ? [] : [{ name: label, href, words: TAB_WORDS[href] }],
   ),
   ...BENEATH,
+].map((page) => ({ ...page, sort: "page" as const }));
+
+/** What is done on no one thing. What an address of `/api` answers is a file. */
+const DEEDS: readonly Unsorted[] = [
+  { name: "Print the list", href: "/next#print", words: "packing list paper printed" },
+  { name: "Save a copy of the log", href: "/api/log", words: "export backup download file json everything" },
+  { name: "The shelf as CSV", href: "/api/shelf.csv", words: "export spreadsheet download table excel" },
+  { name: "Jobs into your calendar", href: "/api/bench.ics", words: "export ical due dates remind download" },
+  { name: "Add to the shelf", href: "/shelf#add", words: "new thing bought enter type lines gear item" },
 ];
 
+/** A thing or a trip, as the palette is told of it. */
+export interface Named {
+  readonly id: string;
+  readonly name: string;
+  /** What it is found by beside its name. */
+  readonly words: string;
+}
+
 /** What one asks of any thing, and its own page answers. */
-export const OF_A_THING = "wear worn far till until done lasts used washed weighs";
+const OF_A_THING = "wear worn far till until done lasts used washed weighs";
+
+const ofAThing = ({ id, name }: Named): readonly Unsorted[] => [
+  {
+    name: `Log work on ${name}`,
+    href: `${itemPath(id)}#between-trips`,
+    words: "log work repair repaired mend mended wash washed service serviced done mark",
+    of: name,
+  },
+  {
+    name: `Change ${name}`,
+    href: `${itemPath(id)}/edit`,
+    words: "change edit correct rename weight price",
+    of: name,
+  },
+  {
+    name: `Your days without ${name}`,
+    href: replayPath({ without: [id] }),
+    words: "your days without replay leave it what if at home missed",
+    of: name,
+  },
+];
+
+const ofATrip = ({ id, name }: Named): readonly Unsorted[] => [
+  { name: `Unpack ${name}`, href: unpackPath(id), words: "unpack debrief mark marks back home", of: name },
+  {
+    name: `Change ${name}`,
+    href: `${tripPath(id)}/edit`,
+    words: "change edit correct legs dates weather",
+    of: name,
+  },
+];
+
+/** All that the palette goes to, the pages first: of two that are found alike, the one before. */
+export const goalsOf = (items: readonly Named[], trips: readonly Named[]): readonly Goal[] => [
+  ...PAGES,
+  ...items.map(({ id, name, words }) => ({
+    name,
+    sort: "thing" as const,
+    words: `${words} ${OF_A_THING}`,
+    href: itemPath(id),
+  })),
+  ...trips.map(({ id, name, words }) => ({ name, sort: "trip" as const, words, href: tripPath(id) })),
+  ...[...DEEDS, ...items.flatMap(ofAThing), ...trips.flatMap(ofATrip)].map((deed) => ({
+    ...deed,
+    sort: "do" as const,
+  })),
+];

@@ -30,14 +30,16 @@ export default async function ShelfPage({ searchParams }: Asked) {
         {count(shown.length, "thing")}, {sayMass(grams, units)}
         {unweighed > 0 ? `; ${unweighed} not weighed` : ""}
       </PageHead>
-      <AddLine
-        key={first}
-        units={units}
-        first={first}
-        inUse={book.items
-          .filter((item) => item.state === "active" && item.rules.life !== null)
-          .map(({ id, name, kind, state }) => ({ id, name, kind, state }))}
-      />
+      <div id="add">
+        <AddLine
+          key={first}
+          units={units}
+          first={first}
+          inUse={book.items
+            .filter((item) => item.state === "active" && item.rules.life !== null)
+            .map(({ id, name, kind, state }) => ({ id, name, kind, state }))}
+        />
+      </div>
       {kit.things.length > 0 && (
         <Choices
           label="Which things, and how"

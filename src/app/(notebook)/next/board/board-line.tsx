@@ -47,7 +47,8 @@ export function Line({ line, units, canMove, isHeld, onHold, onMove }: LineProps
       {...drag.listeners}
       onKeyDown={onKeyDown}
       style={lifted(drag.transform)}
-      className={LINE}
+      // Text that is marked would be dragged by the browser, and not the line.
+      className={`${LINE} ${canMove ? "select-none" : ""}`}
     >
       <span aria-hidden="true" className="mt-1 inline-block size-3.5 self-start border border-rule-strong" />
       <span className="min-w-0">

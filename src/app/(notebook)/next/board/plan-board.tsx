@@ -12,6 +12,7 @@ import type { BoardLine, Side } from "./board-lines";
 import { goesAlong, moved, moveTo } from "./board-moves";
 import { BoardSums, type OnTop } from "./board-sums";
 import { Held } from "./held";
+import { PrintButton } from "./print-button";
 
 interface PlanBoardProps {
   /** The planned trip; null: none is, and nothing can be moved. */
@@ -133,9 +134,7 @@ function MakeList({ trip, along, listed, busy, onPack }: MakeListProps) {
           </a>
         </>
       )}
-      <button type="button" className="btn btn-plain" onClick={() => window.print()}>
-        Print
-      </button>
+      <PrintButton />
       <span className="hint">
         Move a thing by its button, by drag, or with <span className="kbd">t</span> and{" "}
         <span className="kbd">l</span> on it; <span className="kbd">b</span> holds two side by side.

@@ -50,6 +50,18 @@ describe("the form of a thing", () => {
     expect(saved(shoes, METRIC, { wattHours: "37" }).ratings.wattHours).toBe(37);
   });
 
+  test("what it holds and its room are in the owner's measure, or in what is typed", () => {
+    const room = (text: string, units: Units) => saved(bed, units, { packed: text }).ratings.packed;
+    expect(room("8.5", METRIC)).toBe(8.5);
+    // 1 in³ is 0.016 387 064 L, a US quart 0.946 352 946 L (NIST SP 811).
+    expect(room("500", IMPERIAL)).toBe(8.194);
+    expect(room("8.5 L", IMPERIAL)).toBe(8.5);
+    const holds = (text: string, units: Units) => saved(bed, units, { litres: text }).ratings.litres;
+    expect(holds("2", IMPERIAL)).toBe(1.893);
+    expect(holds("20 fl oz", METRIC)).toBe(0.591);
+    expect(toValues(Item.encode({ ...bed, ratings: { volume: 46 } }), IMPERIAL).volume).toBe("2807");
+  });
+
   test("what can't be read goes on as it was typed, to be refused by its field", () => {
     const refused = (change: Partial<Values>) => {
       const was = Item.encode(shoes);

@@ -2,8 +2,8 @@ import { parsePrice } from "@/core/units/price";
 import type { z } from "zod";
 import type { Item } from "@/core/model";
 import { wearFromNumber, wearNumber } from "@/core/say/words";
-import { parseAmount, parseNumber, parseTemperature, withUnit } from "@/core/units/quantity";
-import { temperatureText, type Units } from "@/core/units/speak";
+import { parseAmount, parseNumber, parseTemperature, parseVolume, withUnit } from "@/core/units/quantity";
+import { pouredUnit, roomUnit, temperatureText, volumeText, type Units } from "@/core/units/speak";
 
 export type FileItem = z.input<typeof Item>;
 
@@ -54,6 +54,11 @@ export interface Values {
 
 const blank = (value: unknown) => (value === null || value === undefined ? "" : String(value));
 
+type VolumeUnit = Parameters<typeof parseVolume>[1];
+
+const volume = (litres: number | undefined, unit: VolumeUnit) =>
+  litres === undefined ? "" : volumeText(litres, unit);
+
 const yesOrNo = (value: boolean | null | undefined) => {
   if (value === null || value === undefined) return "";
   return value ? "yes" : "no";
@@ -68,9 +73,9 @@ export function toValues(item: FileItem, units: Units): Values {
     labelMeans: ratings.label?.means ?? "comfort",
     rValue: blank(ratings.rValue),
     wattHours: blank(ratings.wattHours),
-    litres: blank(ratings.litres),
-    packed: blank(ratings.packed),
-    volume: blank(ratings.volume),
+    litres: volume(ratings.litres, pouredUnit(units)),
+    packed: volume(ratings.packed, roomUnit(units)),
+    volume: volume(ratings.volume, roomUnit(units)),
     comfortableLoad: blank(ratings.comfortableLoad),
     empty: blank(ratings.empty),
     lumens: blank(ratings.lumens),
@@ -142,6 +147,14 @@ function wattHoursOf({ wattHours }: Values): unknown {
   return read.ok && ["", "Wh"].includes(read.value.unit) ? read.value.value : wattHours;
 }
 
+/** A volume as typed, in litres; as it was where it stands as it was shown; what is none goes on, to be refused. */
+function litresOf(text: string, was: number | undefined, unit: VolumeUnit): unknown {
+  if (text.trim() === "") return null;
+  if (was !== undefined && text.trim() === volumeText(was, unit)) return was;
+  const read = parseVolume(text, unit);
+  return read.ok ? read.value : text;
+}
+
 /** What it had done before the log began; null where nothing is told of it. */
 function openingOf({ past, openingDistance, openingNights }: Values, was: FileItem, units: Units): unknown {
   const opening = {
@@ -163,9 +176,9 @@ export function toItem(id: string, v: Values, was: FileItem, units: Units): unkn
       label: labelOf(v, units),
       rValue: parseNumber(v.rValue),
       wattHours: wattHoursOf(v),
-      litres: parseNumber(v.litres),
-      packed: parseNumber(v.packed),
-      volume: parseNumber(v.volume),
+      litres: litresOf(v.litres, was.ratings?.litres, pouredUnit(units)),
+      packed: litresOf(v.packed, was.ratings?.packed, roomUnit(units)),
+      volume: litresOf(v.volume, was.ratings?.volume, roomUnit(units)),
       comfortableLoad: orNull(withUnit(v.comfortableLoad, units.weight === "g" ? "kg" : "lb")),
       empty: orNull(withUnit(v.empty, units.weight)),
       lumens: parseNumber(v.lumens),

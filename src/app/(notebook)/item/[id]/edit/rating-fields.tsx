@@ -2,22 +2,36 @@
 
 import type { Job } from "@/core/model";
 import { isBed } from "@/core/trade/warmth";
-import type { Units } from "@/core/units/speak";
+import { pouredUnit, roomUnit, type Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
 import type { Values } from "./item-values";
 import type { PartOfForm } from "./name-fields";
 
 /** A rating with what it is asked of: things of these jobs, and whatever has it already. */
-const RATINGS: readonly {
+interface Rating {
   readonly field: keyof Values;
   readonly label: string;
   readonly hint: string;
   readonly jobs: readonly Job[];
-}[] = [
+}
+
+const UNIT_NAMES = { L: "litres", qt: "quarts", "cu in": "cubic inches" } as const;
+
+const ratingsIn = (units: Units): readonly Rating[] => [
   { field: "rValue", label: "R-value", hint: "of a pad: 3.2", jobs: ["pad"] },
   { field: "wattHours", label: "Capacity", hint: "37 Wh, or 10000 mAh at 3.7 V", jobs: ["power"] },
-  { field: "litres", label: "Holds, litres", hint: "water, or a pot", jobs: ["carry water", "cook"] },
-  { field: "volume", label: "Room in it, litres", hint: "of a pack", jobs: ["carry"] },
+  {
+    field: "litres",
+    label: `Holds, ${UNIT_NAMES[pouredUnit(units)]}`,
+    hint: "water, or a pot",
+    jobs: ["carry water", "cook"],
+  },
+  {
+    field: "volume",
+    label: `Room in it, ${UNIT_NAMES[roomUnit(units)]}`,
+    hint: "of a pack",
+    jobs: ["carry"],
+  },
   { field: "comfortableLoad", label: "Carries well up to", hint: "12 kg or 26 lb", jobs: ["carry"] },
   { field: "empty", label: "Weight when empty", hint: "of a gas canister: 98 g", jobs: ["fuel"] },
   { field: "lumens", label: "Lumens", hint: "", jobs: ["light"] },
@@ -38,7 +52,6 @@ export function RatingFields({ form: { watch }, field, kind, units }: RatingFiel
             <Field
               label="Label temperature"
               {...field("label")}
-
               hint={units.temperature === "C" ? "−2 °C" : "28 °F"}
             />
             <SelectField
@@ -53,16 +66,17 @@ export function RatingFields({ form: { watch }, field, kind, units }: RatingFiel
             />
           </>
         )}
-        {RATINGS.filter(
-          ({ field: name, jobs }) => watch(name) !== "" || jobs.some((job) => kind?.jobs.includes(job)),
-        ).map(({ field: name, label, hint }) => (
-          <Field key={name} label={label} {...field(name)} hint={hint} />
-        ))}
+        {ratingsIn(units)
+          .filter(
+            ({ field: name, jobs }) => watch(name) !== "" || jobs.some((job) => kind?.jobs.includes(job)),
+          )
+          .map(({ field: name, label, hint }) => (
+            <Field key={name} label={label} {...field(name)} hint={hint} />
+          ))}
         <Field
-          label="Packed size, litres"
+          label={`Packed size, ${UNIT_NAMES[roomUnit(units)]}`}
           inputMode="decimal"
           {...field("packed")}
-
           hint="the room that it takes"
         />
       </div>

@@ -55,7 +55,7 @@ export default async function ToldPage({ params }: { params: Promise<{ id: strin
 
 function Things({ rows }: { rows: readonly ReviewRow[] }) {
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Thing by thing">
       <Table
         rows={rows}
         keyOf={({ name }, n) => `${n} ${name}`}

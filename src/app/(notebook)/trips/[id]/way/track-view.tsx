@@ -4,6 +4,7 @@ import type { Track } from "@/core/model";
 import { naismithSeconds, SLOPE_NAMES } from "@/core/track/sums";
 import { distanceNumber, percent, sayDistance, sayHeight, type Units } from "@/core/units/speak";
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
+import { flagEnd, flagRows } from "@/ui/chart/flags";
 import { Figure } from "@/ui/page/figure";
 
 /** Something that happened at a place on the way. */
@@ -17,9 +18,12 @@ type Point = Track["points"][number];
 const [METRES, LAT, LON, ELE, , ANEW] = [0, 1, 2, 3, 4, 5] as const;
 
 const WIDE = 900;
-const HIGH = 170;
+/** The profile itself; what is named above it comes on top. */
+const HIGH = 150;
 const LEFT = 46;
 const FOOT = 22;
+/** The units of the axes and the lowest row of names, and each row above it. */
+const [HEAD, ROW] = [30, 17] as const;
 
 /** The way that was walked: its profile with what happened on it, its plan, and its times beside the rules of thumb. */
 export function TrackView({
@@ -100,23 +104,25 @@ function Slopes({ seconds }: { seconds: readonly number[] }) {
   );
 }
 
-function Profile({
-  track,
-  ends,
-  happened,
-  units,
-}: {
-  track: Track;
-  ends: readonly number[];
-  happened: readonly Happened[];
-  units: Units;
-}) {
+interface ProfileProps {
+  readonly track: Track;
+  readonly ends: readonly number[];
+  readonly happened: readonly Happened[];
+  readonly units: Units;
+}
+
+function Profile({ track, ends, happened, units }: ProfileProps) {
   const heights = track.points.flatMap((point) => (point[ELE] === null ? [] : [point[ELE]]));
   const [low, high] = [Math.min(...heights), Math.max(...heights)];
   const inUnits = units.distance === "km" ? 1000 : METRES_PER_MILE;
   const heightUnit = units.distance === "km" ? 1 : METRES_PER_FOOT;
   const x = scaleLinear([0, track.metres / inUnits], [LEFT, WIDE - 8]);
-  const y = scaleLinear([low / heightUnit, Math.max(high, low + 50) / heightUnit], [HIGH - FOOT, 26]).nice(3);
+  const flags = happened.map(({ metres, name }) => ({ at: x(metres / inUnits), words: name }));
+  const rows = flagRows(flags);
+  const wide = Math.max(WIDE, ...flags.map(flagEnd));
+  const head = HEAD + ROW * Math.max(0, ...rows);
+  const foot = head + HIGH - FOOT;
+  const y = scaleLinear([low / heightUnit, Math.max(high, low + 50) / heightUnit], [foot, head + 12]).nice(3);
   const at = (point: Point) => x(point[METRES] / inUnits);
   const shape = area<Point>(at, y.range()[0]!, (point) => y(point[ELE]! / heightUnit))
     .defined((point) => point[ELE] !== null)
@@ -125,7 +131,7 @@ function Profile({
     track.points.findLast((point) => point[METRES] <= metres && point[ELE] !== null)?.[ELE] ?? low;
   return (
     <svg
-      viewBox={`0 0 ${WIDE} ${HIGH}`}
+      viewBox={`0 0 ${wide} ${head + HIGH}`}
       className="w-full min-w-[38rem] text-muted"
       role="img"
       aria-label={`Profile: ${sayDistance(track.metres, units)}, between ${sayHeight(low, units)} and ${sayHeight(high, units)}. ${happened.map(({ name, words }) => `${name}: ${words}`).join("; ")}`}
@@ -133,7 +139,7 @@ function Profile({
       {y.ticks(3).map((tick) => (
         <g key={tick}>
           <line x1={LEFT} x2={WIDE - 8} y1={y(tick)} y2={y(tick)} className="stroke-rule" />
-          <text x={LEFT - 5} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="currentColor">
+          <text x={LEFT - 5} y={y(tick) + 4} textAnchor="end" fontSize="14" fill="currentColor">
             {tick}
           </text>
         </g>
@@ -144,41 +150,61 @@ function Profile({
           key={end}
           x1={x(end / inUnits)}
           x2={x(end / inUnits)}
-          y1={22}
-          y2={HIGH - FOOT}
+          y1={head + 8}
+          y2={foot}
           className="stroke-stem"
           strokeDasharray="2 3"
         />
       ))}
       {x.ticks(8).map((tick) => (
-        <text key={tick} x={x(tick)} y={HIGH - 6} textAnchor="middle" fontSize="12" fill="currentColor">
+        <text
+          key={tick}
+          x={x(tick)}
+          y={head + HIGH - 6}
+          textAnchor="middle"
+          fontSize="14"
+          fill="currentColor"
+        >
           {tick}
         </text>
       ))}
-      <text x={LEFT} y={12} fontSize="12" fill="currentColor">
+      <text x={0} y={13} fontSize="14" fill="currentColor">
         {units.distance === "km" ? "m over km" : "ft over miles"}
       </text>
-      {happened.map(({ metres, name, words }, n) => (
-        <g key={`${name} ${metres}`} className="text-sting">
-          <title>{`${name}: ${words}`}</title>
-          <path
-            d={`M${x(metres / inUnits)} ${y(near(metres) / heightUnit) - 2}l-5 -9h10z`}
-            fill="currentColor"
-          />
-          <text
-            x={Math.min(WIDE - 60, x(metres / inUnits))}
-            y={y(near(metres) / heightUnit) - 14 - (n % 2) * 12}
-            textAnchor="middle"
-            fontSize="12"
-            fill="currentColor"
-          >
-            {name}
-          </text>
-        </g>
+      {happened.map((each, n) => (
+        <Mark
+          key={`${each.name} ${each.metres}`}
+          words={each.words}
+          x={x(each.metres / inUnits)}
+          y={y(near(each.metres) / heightUnit)}
+          name={each.name}
+          top={head - 3 - ROW * rows[n]!}
+        />
       ))}
     </svg>
   );
 }
+
+interface MarkProps {
+  readonly name: string;
+  readonly words: string;
+  readonly x: number;
+  readonly y: number;
+  /** Where its name stands. */
+  readonly top: number;
+}
+
+/** What happened: named above the profile, and led down to its place on it. */
+const Mark = ({ name, words, x, y, top }: MarkProps) => (
+  <g className="text-sting">
+    <title>{`${name}: ${words}`}</title>
+    <path d={`M${x} ${top - 9}V${y - 10}`} className="fill-none stroke-sting" />
+    <path d={`M${x} ${y - 2}l-5 -9h10z`} fill="currentColor" />
+    <text x={x + 4} y={top} fontSize="14" fill="currentColor">
+      {name}
+    </text>
+  </g>
+);
 
 const PLAN = { wide: 240, high: 170, edge: 14 } as const;
 
@@ -225,7 +251,7 @@ function Plan({ track, units }: { track: Track; units: Units }) {
       <circle cx={x(first.x)} cy={y(first.y)} r="3.5" className="fill-leaf" />
       <circle cx={x(last.x)} cy={y(last.y)} r="3.5" className="fill-paper stroke-leaf" strokeWidth="1.8" />
       <path d={`M${wide - 10} 22v-14l-4 5m4-5l4 5`} className="fill-none stroke-current" />
-      <text x={wide - 10} y="34" textAnchor="middle" fontSize="11" fill="currentColor">
+      <text x={wide - 10} y="34" textAnchor="middle" fontSize="12" fill="currentColor">
         N
       </text>
       {bar > 0 && (
@@ -235,7 +261,7 @@ function Plan({ track, units }: { track: Track; units: Units }) {
             className="stroke-current"
             strokeWidth="2"
           />
-          <text x={edge + bar / metresPerPixel + 5} y={high - 4} fontSize="11" fill="currentColor">
+          <text x={edge + bar / metresPerPixel + 5} y={high - 4} fontSize="12" fill="currentColor">
             {distanceNumber(bar, units)} {units.distance}
           </text>
         </>
