@@ -7,6 +7,8 @@ import vm from "node:vm";
 export interface FirstLoad {
   readonly page: string;
   readonly bytes: number;
+  /** The files of it, from the project's folder. */
+  readonly files: readonly string[];
 }
 
 const BUILD = ".next";
@@ -31,6 +33,7 @@ export function firstLoads(): FirstLoad[] {
       return {
         page: `/${path.dirname(file).replaceAll(/\([^)]*\)\/?/g, "")}`.replace(/\/\.?$/, "") || "/",
         bytes: all.reduce((sum, each) => sum + sizeOf(each), 0),
+        files: all.map((each) => path.join(BUILD, each)),
       };
     })
     .toSorted((a, b) => b.bytes - a.bytes);

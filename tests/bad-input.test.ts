@@ -87,3 +87,37 @@ test("an item's form, too; and a unit switched keeps 9.6 oz as 9.6 oz", () =>
     });
     await page.close();
   }));
+
+test("typed and sent before the page listens: nothing is sent, and what was typed stays and is what the page then holds", () =>
+  withApp("demo", async (app) => {
+    const page = await browser.newPage();
+    let scripts = Promise.resolve();
+    await page.route("**/_next/static/**/*.js*", async (route) => {
+      await scripts;
+      await route.continue();
+    });
+    for (const [at, label, before, typed] of [
+      ["/bench", "A job of your own", "", "ask for the late ferry"],
+      ["/item/air-pad/edit", "Name", "Air pad", "Air pad, patched"],
+      ["/shelf", "Add a thing", "", "spork 12 g"],
+    ] as const) {
+      let come = () => {};
+      scripts = new Promise((resolve) => {
+        come = resolve;
+      });
+      await page.goto(app.url + at, { waitUntil: "commit" });
+      const field = page.getByLabel(label, { exact: true });
+      expect(await field.inputValue()).toBe(before);
+      await field.fill(typed);
+      await field.press("Enter");
+      come();
+      await page.waitForLoadState("networkidle");
+      expect([new URL(page.url()).pathname, await field.inputValue()]).toEqual([at, typed]);
+      await field.press("Enter");
+      await page.locator("main").getByText(typed.replace(" 12 g", "")).first().waitFor();
+    }
+    const log = await exported(app);
+    expect(log.tasks).toContainEqual(expect.objectContaining({ what: "ask for the late ferry" }));
+    expect(log.items.map(({ name }) => name)).toEqual(expect.arrayContaining(["Air pad, patched"]));
+    await page.close();
+  }));

@@ -100,7 +100,7 @@ test("a job is done where it is read, with its reading and cost, and taken back;
 test("ready: thirty looks in under fifteen presses, one for all that is sound in one way", () =>
   withApp("today", async (app) => {
     const { page, faults } = await openPage(browser, `${app.url}/ready`);
-    const left = page.getByText(/of \d+\slooks to go/);
+    const left = page.getByText(/of \d+\sthings still to be looked at/);
     expect(Number(/(\d+) of/.exec(await left.innerText())![1])).toBeGreaterThanOrEqual(28);
     let presses = 0;
     const looks = async () =>
@@ -127,7 +127,7 @@ test("ready: thirty looks in under fifteen presses, one for all that is sound in
 test("ready: a look is ticked, what is not right is on the bench at once", () =>
   withApp("demo", async (app) => {
     const { page, faults } = await openPage(browser, `${app.url}/ready`);
-    await page.getByText(/looks to go/).waitFor();
+    await page.getByText(/still to be looked at/).waitFor();
     await page.getByRole("button", { name: /^Sound ?: Quilt/ }).click();
     await page.getByText("Quilt: looked at").waitFor();
     await expect

@@ -1,5 +1,7 @@
+import { readFile } from "node:fs/promises";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { firstLoads } from "../measure/first-load";
 import { DESK, expectAccessible, openPage, PHONE, startApp, windowOf, type App } from "./app";
 import { openBrowser } from "./launch";
 
@@ -196,6 +198,24 @@ test("scripts run only with the page's own nonce", async () => {
   const policy = (await fetch(demo.url)).headers.get("content-security-policy")!;
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
   expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
+});
+
+/** What a page may weigh when it is first opened, in KB (gzip): the framework is 133 of it, a form or a chart the rest. */
+const HEAVIEST = 195;
+/** Schemas, charts and the engine's numbers stay on the server or come when they are wanted. */
+const STAYS_AWAY = /ZodError|chart\.js|"The median life/;
+
+test("a page's first load is what it draws: no schema, no chart, no number of the trade's, and no more than 195 KB", async () => {
+  const loads = firstLoads();
+  expect(loads.length).toBeGreaterThan(30);
+  expect(loads.filter(({ bytes }) => bytes > HEAVIEST * 1024).map(({ page }) => page)).toEqual([]);
+  const brought = await Promise.all(
+    [...new Set(loads.flatMap(({ files }) => files))].map(async (file) => ({
+      file,
+      found: STAYS_AWAY.exec(await readFile(file, "utf8"))?.[0],
+    })),
+  );
+  expect(brought.filter(({ found }) => found !== undefined)).toEqual([]);
 });
 
 test("what opens over a page passes axe too: help, the palette, what failed, two things held, an argument, a cell", async () => {

@@ -16,7 +16,8 @@ import { sayComfort, sayLabel } from "./sleep";
 import { sayAmount, sayCameHome, sayRate } from "./supplies";
 import { sayPoured, sayRoom } from "../units/speak";
 import { Units } from "../units/units";
-import { quoted, sayCaller, sayLeft, sayWear, theThing, wearFromNumber, wearNumber } from "./words";
+import { quoted, sayCaller, sayLeft, theThing } from "./words";
+import { sayWear, wearFromNumber, wearNumber } from "./wear";
 
 /** As a test reads it: the blanks that hold a number to its unit are blanks. */
 const plain = (text: string) => text.replace(/[\u00a0\u202f]/g, " ");

@@ -3,7 +3,8 @@ import type { Advice } from "../advice/advise";
 import type { HowLong } from "../compare/how-long";
 import { count, inWords, listWords, sayDay, sayDistance, type Units } from "../units/speak";
 import { sayMoney } from "./money";
-import { sayDeparture, sayWear } from "./words";
+import { sayDeparture } from "./words";
+import { sayWear } from "./wear";
 
 /** How long it has been one's own: "three years and two months". */
 export function sayAge(since: string, today: string): string {

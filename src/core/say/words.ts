@@ -6,62 +6,13 @@ import type { Book } from "../ledger/book";
 import { usedInAll } from "../ledger/totals";
 import type { Departure } from "../ledger/history";
 import type { Incident } from "../ledger/history";
-import type { Complaint, Consequence, Job, ServiceUnit, Symptom, Trigger, TripId, WearUnit } from "../model";
+import type { Complaint, Consequence, Job, Symptom, Trigger, TripId, WearUnit } from "../model";
 import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
-import {
-  count,
-  metresIn,
-  listWords,
-  someOf,
-  sayDay,
-  sayDistance,
-  sayLong,
-  sayPoured,
-  type Units,
-} from "../units/speak";
-
-/** What a service of the owner's own is counted by: "3 trips", "40 nights", "210 km". */
-export function sayServiceCount(counted: number, unit: ServiceUnit, units: Units): string {
-  if (unit === "m") return sayDistance(counted, units);
-  const whole = Math.round(counted);
-  return unit === "washes" ? count(whole, "wash", "washes") : count(whole, unit.slice(0, -1));
-}
-
-/** Wear in words: "412 km", "38 nights", "120 L". */
-export function sayWear(wear: number, unit: WearUnit, units: Units): string {
-  const whole = Math.round(wear);
-  switch (unit) {
-    case "m":
-      return sayDistance(wear, units);
-    case "nights":
-      return count(whole, "night");
-    case "wet days":
-      return count(whole, "wet day");
-    case "called days":
-      return count(whole, "day in use", "days in use");
-    case "L":
-      return sayPoured(wear, units);
-    case "burns":
-      return count(whole, "burn");
-    case "cycles":
-      return count(whole, "charge");
-    default:
-      return count(whole, "day");
-  }
-}
-
-/** Wear as a bare number in the owner's unit, for charts and forms; and back. */
-export const wearNumber = (wear: number, unit: WearUnit, units: Units) =>
-  unit === "m" ? wear / metresIn(units) : wear;
-export const wearFromNumber = (value: number, unit: WearUnit, units: Units) =>
-  unit === "m" ? value * metresIn(units) : value;
-export function wearUnitName(unit: WearUnit, units: Units): string {
-  if (unit === "m") return units.distance;
-  return unit === "called days" ? "days in use" : unit;
-}
+import { count, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import { sayWear, wearNumber } from "./wear";
 
 /**
  * How far a thing went in its life, of which before and between trips; and, where the ground counts, what that

@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, type ComponentProps, type ReactNode } from "react";
+import { useTypedBefore } from "./typed-before";
 
 interface FieldProps {
   readonly label: string;
@@ -12,6 +13,7 @@ interface FieldProps {
 /** A labelled field with its hint and, beside it, what is wrong with it. */
 export function Field({ label, hint, error, className, ...input }: FieldProps & ComponentProps<"input">) {
   const { id, described } = useDescribed(hint, error);
+  useTypedBefore(id, input);
   return (
     <Framed {...{ id, label, hint, error, className }}>
       <input
@@ -33,6 +35,7 @@ export function TextField({
   ...input
 }: FieldProps & ComponentProps<"textarea">) {
   const { id, described } = useDescribed(hint, error);
+  useTypedBefore(id, input);
   return (
     <Framed {...{ id, label, hint, error, className }}>
       <textarea

@@ -8,9 +8,11 @@ import {
   type FieldErrors,
   type FieldValues,
   type Path,
+  type PathValue,
   type UseFormReturn,
 } from "react-hook-form";
 import type { Answer } from "./answer";
+import { typedBefore } from "./typed-before";
 
 const OUT_OF_REACH: Answer<never> = {
   ok: false,
@@ -47,8 +49,22 @@ export function useAnsweredForm<T extends FieldValues, V>(
 }
 
 const fieldsOf =
-  <T extends FieldValues>({ register, formState: { errors } }: UseFormReturn<T>) =>
-  (name: Path<T>) => ({ ...register(name), error: messageIn(errors, name) });
+  <T extends FieldValues>({ register, setValue, formState: { errors, defaultValues } }: UseFormReturn<T>) =>
+  (name: Path<T>) => {
+    const { ref, ...registered } = register(name);
+    const first: unknown = get(defaultValues, name);
+    return {
+      ...registered,
+      ref: (element: HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement | null) => {
+        const typed = typedBefore(element);
+        ref(element);
+        if (typed !== null) setValue(name, typed as PathValue<T, Path<T>>);
+      },
+      // It is there before the page listens, to be read and to be typed over.
+      ...(typeof first === "string" && { defaultValue: first }),
+      error: messageIn(errors, name),
+    };
+  };
 
 /** What is wrong with a field, or with a part of what it is read as. */
 function messageIn(errors: FieldErrors, name: string): string | undefined {

@@ -6,6 +6,7 @@ import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
+import { PageForm } from "@/ui/form/page-form";
 import { saveTask } from "./actions";
 
 const BLANK = { what: "", item: "", place: "home", due: "" };
@@ -23,7 +24,7 @@ export function AddTask({ things }: { things: readonly (readonly [id: string, na
     },
   );
   return (
-    <form onSubmit={submit(false)} noValidate className="no-print mb-5 flex flex-wrap items-start gap-2">
+    <PageForm onSend={submit(false)} className="no-print mb-5 flex flex-wrap items-start gap-2">
       <Field label="A job of your own" placeholder="sew on the hook" className="w-64" {...field("what")} />
       <SelectField
         label="on"
@@ -34,6 +35,6 @@ export function AddTask({ things }: { things: readonly (readonly [id: string, na
       <SelectField label="where" className="w-32" {...field("place")} options={BENCH_PLACES} />
       <Field label="by" type="date" className="w-40" {...field("due")} />
       <FormEnd save="Add" look="btn btn-leaf mt-6 btn-tall" wrong={wrong} busy={busy} />
-    </form>
+    </PageForm>
   );
 }

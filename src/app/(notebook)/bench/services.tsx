@@ -1,5 +1,5 @@
 import type { ServiceDue } from "@/core/jobs/services";
-import { sayServiceCount, sayWear } from "@/core/say/words";
+import { sayRule, sayServiceCount, sayWear } from "@/core/say/wear";
 import { sayDay, type Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";
 import { ServiceTable } from "./service-table";
@@ -24,7 +24,7 @@ export function Services({ services, today, units }: ServicesProps) {
           counted:
             unit.of === "own"
               ? `${sayServiceCount(since, unit.in, units)} of ${sayServiceCount(every, unit.in, units)}`
-              : `${sayWear(since, unit.in, units)} of ${sayWear(every, unit.in, units)}`,
+              : `${sayWear(since, unit.in, units)} of ${sayRule(every, unit.in, units)}`,
           last: last ? `last on ${sayDay(last)}` : "none logged yet",
           part: since / every,
           standing,

@@ -37,7 +37,9 @@ export default async function ReadyPage() {
         }
       >
         {stored !== null && `${sayLong(Math.max(1, stored))} since the last trip; `}
-        {left === 0 ? "everything has been looked at" : `${left} of ${count(checks.length, "look")} to go`}
+        {left === 0
+          ? "everything has been looked at"
+          : `${left} of ${count(checks.length, "thing")} still to be looked at`}
       </PageHead>
       {afterStore && left > 0 && (
         <p className="mb-4 max-w-3xl border-l-4 border-catkin-strong pl-3">

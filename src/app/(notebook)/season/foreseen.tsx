@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { ForetoldSort } from "@/core/seasons/foretold";
 import { shareBetween, type Truth } from "@/core/seasons/truth";
-import { percent } from "@/core/units/speak";
+import { count, percent } from "@/core/units/speak";
 
 const NAMES: Readonly<Record<ForetoldSort, string>> = {
   used: "It is used",
@@ -41,7 +41,7 @@ function OneSort({ truth }: { truth: Truth }) {
     <li>
       <h4 className="border-b border-rule font-semibold">{NAMES[sort]}</h4>
       <p>
-        Said {percent(said)} on average; came {came} times of {times}, {percent(came / times)}.{" "}
+        Said {percent(said)} on average; came {came} of {count(times, "time")}, {percent(came / times)}.{" "}
         {isRight ? (
           <span className="text-muted">Right, as far as these can tell.</span>
         ) : (

@@ -1,6 +1,6 @@
 import type { Book } from "@/core/ledger/book";
 import { sayMoney } from "@/core/say/money";
-import { wearNumber } from "@/core/say/words";
+import { wearNumber } from "@/core/say/wear";
 import type { Season } from "@/core/seasons/season";
 import { listWords, sayDeadWeight, sayDistance, sayMass } from "@/core/units/speak";
 

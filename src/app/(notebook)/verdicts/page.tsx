@@ -61,17 +61,16 @@ export default async function VerdictsPage() {
 }
 
 function VerdictsHead({ kit: { book, spare }, toRule }: { kit: Kit; toRule: number }) {
-  const { units, school } = book.settings;
+  const { units } = book.settings;
   return (
     <PageHead
       title="Verdicts"
       actions={
         <span className="hidden text-sm text-muted sm:inline">
-          judged by the{" "}
+          {book.rules.school.motto}:{" "}
           <Link href="/settings" className="link">
-            {school} school
+            judged so
           </Link>
-          : {book.rules.school.motto}
         </span>
       }
     >

@@ -18,16 +18,8 @@ import { sayFlip } from "./flip";
 import { RULE_WORDS } from "./rules";
 import { settlesAddition } from "./says-to-add";
 import { sayLeaning } from "./taste";
-import {
-  sayCost,
-  sayIdleWay,
-  sayLeft,
-  sayReading,
-  sayTrouble,
-  theThing,
-  wearNumber,
-  wearUnitName,
-} from "../words";
+import { sayCost, sayIdleWay, sayLeft, sayReading, sayTrouble, theThing } from "../words";
+import { wearNumber, wearUnitName } from "../wear";
 
 /** A point of a curve: wear in the owner's unit, and a chance, 0 to 1. */
 interface ChancePoint {

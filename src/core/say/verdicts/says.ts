@@ -25,7 +25,6 @@ import {
   complaintWords,
   onTrips,
   quoted,
-  sayServiceCount,
   sayCaller,
   sayCost,
   sayDeparture,
@@ -33,11 +32,11 @@ import {
   sayReading,
   sayTriggers,
   sayTrouble,
-  sayWear,
   symptomWords,
   theThing,
   sayIdleWay,
 } from "../words";
+import { sayRule, sayServiceCount, sayWear } from "../wear";
 import type { FullItem } from "../../trade/full-item";
 import { VERBS } from "../../trade/verbs";
 
@@ -212,7 +211,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `Dry it through; wash it if the loft stays down.`,
   "due by count": ({ what, since, every, unit, last: day }, { units }) =>
     `${sayWear(since, unit, units)} ${day ? `since ${sayDay(day)}` : "since new"}; ` +
-    `due at ${sayWear(every, unit, units)}: ${what}.`,
+    `due at ${sayRule(every, unit, units)}: ${what}.`,
   "own service": ({ what, since, every, unit, last: day }, { units }) =>
     `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, ` +
     `and you want it done every ${sayServiceCount(every, unit, units)}.`,

@@ -5,6 +5,7 @@ import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
+import { PageForm } from "@/ui/form/page-form";
 import { keepKit } from "./actions";
 
 interface KeepKitProps {
@@ -26,10 +27,10 @@ export function KeepKit({ lists, chosen }: KeepKitProps) {
     },
   );
   return (
-    <form onSubmit={submit(false)} noValidate className="no-print flex flex-wrap items-start gap-2">
+    <PageForm onSend={submit(false)} className="no-print flex flex-wrap items-start gap-2">
       <SelectField label="Keep the list" className="w-72 max-w-full" {...field("from")} options={lists} />
       <Field label="as the kit" placeholder="Winter" className="w-52" {...field("name")} />
       <FormEnd save="Keep it" look="btn btn-leaf mt-6 btn-tall" wrong={wrong} busy={busy} />
-    </form>
+    </PageForm>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { KindNumbers } from "@/core/model";
 import { whenServiced } from "@/core/say/services";
-import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/words";
+import { wearFromNumber, wearNumber, wearUnitName } from "@/core/say/wear";
 import type { Kind } from "@/core/trade/kind";
 import { KINDS } from "@/core/trade/kinds";
 import { findKind } from "@/core/trade/words/names";
@@ -111,7 +111,7 @@ function Numbers({ kind, own, units, errors, onSet }: NumbersProps) {
             label="Shape of wearing out"
             own={own.shape}
             fallback={kind.life.k}
-            source="Weibull k; above 1, the old fail sooner"
+            source="above 1, the old fail sooner (Weibull’s k)"
             error={error("shape")}
             onKeep={(shape) => onSet({ shape })}
           />

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import type { OwnService, ServiceUnit } from "@/core/model";
 import { MOST_SERVICES, SERVICE_UNITS } from "@/core/model/lists";
-import { sayServiceCount, wearFromNumber } from "@/core/say/words";
+import { sayServiceCount, wearFromNumber } from "@/core/say/wear";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, oneOf, SelectField } from "@/ui/form/field";

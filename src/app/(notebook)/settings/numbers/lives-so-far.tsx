@@ -1,6 +1,6 @@
 import type { OwnLives } from "@/core/compare/own-lives";
 import type { Settings } from "@/core/model";
-import { wearNumber, wearUnitName } from "@/core/say/words";
+import { wearNumber, wearUnitName } from "@/core/say/wear";
 import type { Kind } from "@/core/trade/kind";
 
 interface LivesSoFarProps {
@@ -19,9 +19,9 @@ export function LivesSoFar({ lives, kind, settings: { units }, onUse }: LivesSoF
     <div className="mt-3 border-l-4 border-catkin-strong pl-4">
       <p>
         Your own so far: {all} of this kind, {wornOut} worn out.
-        {half !== null &&
-          ` Half were over by ${say(half)} (Kaplan–Meier, the others counted as still going).`}
-        {fit && ` A Weibull fitted to them: half last ${say(fit.median)}, shape ${fit.shape.toFixed(1)}.`}
+        {half !== null && ` Half were over by ${say(half)}, those still going counted as such.`}
+        {fit &&
+          ` A curve of wear fitted to them: half last ${say(fit.median)}, shape ${fit.shape.toFixed(1)}.`}
         {!fit && " Two worn out at different wear are needed before their shape can be told."}
       </p>
       {fit && wornOut >= 3 && (

@@ -1,5 +1,6 @@
 "use client";
 
+import { inRoundNumbers } from "@/core/say/wear";
 import { parseNumber } from "@/core/units/quantity";
 import { useState } from "react";
 import { Field } from "@/ui/form/field";
@@ -65,15 +66,8 @@ export function OwnNumber({ label, own, fallback, source, error, onKeep }: OwnNu
 
 const round = (value: number) => Math.round(value * 100) / 100;
 
-/** A rule of thumb as one says it, whatever unit it was made in: 450 miles are about 720 km. */
+/** "720", or "about 720" where it was made in another unit. */
 function inRound(value: number): string {
-  const step = STEPS.find(([from]) => value >= from)?.[1] ?? 0.01;
-  const said = Math.round(value / step) * step;
-  return Math.abs(said - value) < 0.01 ? String(round(said)) : `about ${round(said)}`;
+  const said = inRoundNumbers(value);
+  return Math.abs(said - value) < 0.01 ? String(said) : `about ${said}`;
 }
-
-/** From so much on, a number is said to the next so many. */
-const STEPS = [
-  [1000, 50],
-  [100, 10],
-] as const;

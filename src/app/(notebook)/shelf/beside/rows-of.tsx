@@ -4,7 +4,8 @@ import { usedInAll } from "@/core/ledger/totals";
 import { costPer } from "@/core/compare/money";
 import { complaintsOf } from "@/core/compare/candidate";
 import { sayMoney } from "@/core/say/money";
-import { sayLeftOf, sayWay, sayWear } from "@/core/say/words";
+import { sayLeftOf, sayWay } from "@/core/say/words";
+import { sayWear } from "@/core/say/wear";
 import type { FullItem } from "@/core/trade/full-item";
 import {
   listWords,

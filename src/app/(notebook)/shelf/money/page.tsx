@@ -3,7 +3,7 @@ import Link from "next/link";
 import { sayMoney } from "@/core/say/money";
 import { asItWent } from "@/core/compare/as-it-went";
 import { keptOf, pursesOf, type Kept } from "@/core/compare/money";
-import { wearNumber } from "@/core/say/words";
+import { wearNumber } from "@/core/say/wear";
 import { count, sayDay, sayDistance, type Units } from "@/core/units/speak";
 import { Figure } from "@/ui/page/figure";
 import { Empty, PageHead } from "@/ui/page/page-head";

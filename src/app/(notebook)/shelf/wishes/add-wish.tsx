@@ -9,6 +9,7 @@ import { tellOtherTabs } from "@/ui/other-tabs";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { useLoaded } from "@/ui/use-loaded";
+import { PageForm } from "@/ui/form/page-form";
 import { addWish } from "../actions";
 
 const BLANK = { name: "", kind: "", weight: "", price: "", currency: "", instead: "" };
@@ -65,7 +66,7 @@ export function AddWish({ kinds, things, units, currency }: AddWishProps) {
       form.setValue("currency", price.currency);
   };
   return (
-    <form onSubmit={submit(false)} noValidate className="mb-6 flex flex-wrap items-start gap-2">
+    <PageForm onSend={submit(false)} className="mb-6 flex flex-wrap items-start gap-2">
       <Field
         label="Wished for"
         className="w-60"
@@ -92,6 +93,6 @@ export function AddWish({ kinds, things, units, currency }: AddWishProps) {
         busy={busy}
         onSure={submit(true)}
       />
-    </form>
+    </PageForm>
   );
 }

@@ -11,6 +11,7 @@ import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { forgetDraft, useDraft } from "@/ui/form/use-draft";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { tripPath, unpackPath } from "@/ui/paths";
+import { PageForm } from "@/ui/form/page-form";
 import { saveTrip } from "../actions";
 import type { Seen } from "../seen";
 import { AheadFields } from "./ahead-fields";
@@ -65,7 +66,7 @@ export function TripForm({ id, seen, values, shelf, last, units, places }: TripF
   const isPlan = form.watch("planned");
   const saves = isPlan ? "Save the plan" : "Save, and unpack";
   return (
-    <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
+    <PageForm onSend={submit(false)} className="max-w-4xl space-y-7 pb-10">
       {draft.restored && <IsBack onAfresh={draft.startAfresh} />}
       <WhenFields form={form} field={field} />
       <WayFields form={form} field={field} units={units} />
@@ -96,7 +97,7 @@ export function TripForm({ id, seen, values, shelf, last, units, places }: TripF
         {!id && <span className="self-center text-sm text-muted">kept in this browser as you type</span>}
         {id && <DeleteTrip id={id} name={values.name} />}
       </div>
-    </form>
+    </PageForm>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { readBook } from "@/app/book";
-import { percent, sayDeadWeight, sayMass, type Units } from "@/core/units/speak";
+import { percent, sayDeadWeight, sayLugged, sayMass, type Units } from "@/core/units/speak";
 import { loadsOf, thingLoads, type ThingLoad, type TripLoad } from "@/core/weighin/loads";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Section } from "@/ui/page/section";
@@ -9,6 +9,9 @@ import { Table, type Column } from "@/ui/page/table";
 import { itemPath, tripPath } from "@/ui/paths";
 
 export const metadata: Metadata = { title: "Loads" };
+
+/** What the unit of the page is shown by, in g·m. */
+const EXAMPLE = 1e8;
 
 interface Asked {
   readonly searchParams: Promise<{ trips?: string; things?: string }>;
@@ -30,7 +33,8 @@ export default async function LoadsPage({ searchParams }: Asked) {
   return (
     <>
       <PageHead title="Loads">
-        Weight times the way that it was carried: what its weight costs. Press a figure to sort by it.
+        Weight times the way that it was carried: {sayDeadWeight(EXAMPLE, units)} are{" "}
+        {sayLugged(EXAMPLE, units)}. Press a figure to sort by it.
       </PageHead>
       <Section title="Trip by trip">
         <Table

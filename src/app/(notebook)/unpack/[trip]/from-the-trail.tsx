@@ -9,6 +9,7 @@ import { Field } from "@/ui/form/field";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/use-refresh";
+import { PageForm } from "@/ui/form/page-form";
 import { putLineBack, putLineThere, removeLine, rewriteLine, takeLine } from "./told/actions";
 import { FactRows, flipped, NO_CHOICES, putRight } from "./told/fact-rows";
 
@@ -214,13 +215,7 @@ interface RewriteFormProps {
 /** A line as it should have been written. */
 function RewriteForm({ typed, busy, onType, onSave }: RewriteFormProps) {
   return (
-    <form
-      className="my-2 flex items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onSave();
-      }}
-    >
+    <PageForm className="my-2 flex items-end gap-2" onSend={onSave}>
       <Field
         label="The line"
         className="flex-1"
@@ -232,7 +227,7 @@ function RewriteForm({ typed, busy, onType, onSave }: RewriteFormProps) {
       <button type="submit" className="btn btn-leaf" disabled={busy}>
         Save
       </button>
-    </form>
+    </PageForm>
   );
 }
 

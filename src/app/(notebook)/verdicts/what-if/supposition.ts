@@ -1,5 +1,5 @@
 import type { SchoolName, Use } from "@/core/model";
-import { wearFromNumber, wearNumber } from "@/core/say/words";
+import { wearFromNumber, wearNumber } from "@/core/say/wear";
 import { parseNumber } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 

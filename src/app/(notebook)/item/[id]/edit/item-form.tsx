@@ -11,6 +11,7 @@ import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { itemPath } from "@/ui/paths";
+import { PageForm } from "@/ui/form/page-form";
 import { JudgedFields } from "./judged-fields";
 import { LifeFields } from "./life-fields";
 import { NameFields, type KindRow } from "./name-fields";
@@ -46,7 +47,7 @@ export function ItemForm({ item, kinds, bags, things, units, currency }: ItemFor
   const chosen = form.watch("kind");
   const kind = kinds.find(({ id }) => id === chosen);
   return (
-    <form onSubmit={submit(false)} noValidate className="max-w-4xl space-y-7 pb-10">
+    <PageForm onSend={submit(false)} className="max-w-4xl space-y-7 pb-10">
       <NameFields form={form} field={field} kinds={kinds} kind={kind} bags={bags} />
       <JudgedFields form={form} field={field} kind={kind} />
       <RatingFields form={form} field={field} kind={kind} units={units} />
@@ -73,6 +74,6 @@ export function ItemForm({ item, kinds, bags, things, units, currency }: ItemFor
           </Link>
         )}
       </div>
-    </form>
+    </PageForm>
   );
 }

@@ -1,7 +1,7 @@
 import { parsePrice } from "@/core/units/price";
 import type { z } from "zod";
 import type { Item } from "@/core/model";
-import { wearFromNumber, wearNumber } from "@/core/say/words";
+import { wearFromNumber, wearNumber } from "@/core/say/wear";
 import { parseAmount, parseNumber, parseTemperature, parseVolume, withUnit } from "@/core/units/quantity";
 import { pouredUnit, roomUnit, temperatureText, volumeText, type Units } from "@/core/units/speak";
 

@@ -10,6 +10,7 @@ import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { sayWithUndo } from "@/ui/notice/undo";
+import { PageForm } from "@/ui/form/page-form";
 import { logEntry, takeEntryBack } from "../actions";
 
 const BLANK = {
@@ -60,13 +61,7 @@ export function EntryForm({ item, today, measure, units }: EntryFormProps) {
   );
   const what = form.watch("what");
   return (
-    <form
-      id="between-trips"
-      onSubmit={submit(false)}
-      noValidate
-      className="space-y-3"
-      aria-labelledby="entry-title"
-    >
+    <PageForm id="between-trips" onSend={submit(false)} className="space-y-3" aria-labelledby="entry-title">
       <h2 id="entry-title" className="border-b-2 border-ink pb-1 text-lg">
         Between trips
       </h2>
@@ -104,7 +99,7 @@ export function EntryForm({ item, today, measure, units }: EntryFormProps) {
         busy={busy}
         onSure={submit(true)}
       />
-    </form>
+    </PageForm>
   );
 }
 

@@ -3,7 +3,8 @@ import { sayDeadWeight, sayDistance } from "@/core/units/speak";
 import { usedInAll } from "@/core/ledger/totals";
 import { costPer } from "@/core/compare/money";
 import { sayMoney } from "@/core/say/money";
-import { sayWay, wearFromNumber } from "@/core/say/words";
+import { sayWay } from "@/core/say/words";
+import { wearFromNumber } from "@/core/say/wear";
 import { Figure } from "@/ui/page/figure";
 
 /** How far it went, how far for nothing, and what that cost. */

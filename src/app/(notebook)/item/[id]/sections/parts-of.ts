@@ -1,6 +1,6 @@
 import type { Advice } from "@/core/advice/advise";
 import { partCounts } from "@/core/ledger/service-counts";
-import { sayServiceCount } from "@/core/say/words";
+import { sayRule, sayServiceCount } from "@/core/say/wear";
 import { sayDay } from "@/core/units/speak";
 
 /** A part, with what there is to say of it. */
@@ -27,7 +27,9 @@ export function partsOf({ case: { item, book } }: Advice): PartTold[] {
         last ? `new on ${sayDay(last)}` : "",
         count
           ? `${sayServiceCount(count.since, count.unit, units)} on it, usually good for about ` +
-            sayServiceCount(count.every, count.unit, units)
+            (count.isOfKind && count.unit === "m"
+              ? sayRule(count.every, "m", units)
+              : sayServiceCount(count.every, count.unit, units))
           : "",
         part.note,
       ]

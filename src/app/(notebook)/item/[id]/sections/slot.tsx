@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { Advice } from "@/core/advice/advise";
 import type { Kit } from "@/core/advice/kit";
-import { sayWear } from "@/core/say/words";
+import { sayWear } from "@/core/say/wear";
 import { count } from "@/core/units/speak";
 import { itemPath } from "@/ui/paths";
 

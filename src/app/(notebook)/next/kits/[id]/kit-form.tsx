@@ -8,6 +8,7 @@ import { Field, TextField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { tellOtherTabs } from "@/ui/other-tabs";
+import { PageForm } from "@/ui/form/page-form";
 import { saveKit } from "../actions";
 
 interface KitFormProps {
@@ -53,7 +54,7 @@ export function KitForm({ kit, low, things, months, weathers, temperature }: Kit
       </label>
     ));
   return (
-    <form onSubmit={submit(false)} noValidate className="max-w-4xl">
+    <PageForm onSend={submit(false)} className="max-w-4xl">
       <div className="grid gap-4 sm:grid-cols-2">
         <Field label="Name" {...field("name")} />
         <Field
@@ -86,6 +87,6 @@ export function KitForm({ kit, low, things, months, weathers, temperature }: Kit
       <div className="mt-4">
         <FormEnd save="Save the kit" look="btn btn-leaf" wrong={wrong} busy={busy} />
       </div>
-    </form>
+    </PageForm>
   );
 }

@@ -8,6 +8,7 @@ import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
+import { PageForm } from "@/ui/form/page-form";
 import { setScale } from "../../actions";
 
 /** What the packed bag weighed at the start. Blank: it was not weighed. */
@@ -31,7 +32,7 @@ export function ScaleForm({
     },
   );
   return (
-    <form onSubmit={submit(false)} noValidate className="mt-3 flex flex-wrap items-start gap-2">
+    <PageForm onSend={submit(false)} className="mt-3 flex flex-wrap items-start gap-2">
       <Field
         label="The packed bag"
         className="w-36"
@@ -48,6 +49,6 @@ export function ScaleForm({
         {...field("holds")}
       />
       <FormEnd save="Save" look="btn mt-6 btn-tall" wrong={wrong} busy={busy} />
-    </form>
+    </PageForm>
   );
 }

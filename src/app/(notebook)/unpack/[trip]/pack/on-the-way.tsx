@@ -8,6 +8,7 @@ import { FormEnd } from "@/ui/form/form-end";
 import { tellOtherTabs } from "@/ui/other-tabs";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { useRefresh } from "@/ui/use-refresh";
+import { PageForm } from "@/ui/form/page-form";
 import { joinOnTheWay } from "../../actions";
 import type { Thing } from "./pockets";
 import type { Way } from "../panel/where-it-was";
@@ -44,13 +45,12 @@ export function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
     },
   );
   return (
-    <form
+    <PageForm
       ref={box}
       aria-label="Bought or found on the way"
       className="mt-4 border-l-4 border-leaf pl-4"
-      onSubmit={(event) => void submit(false)(event)}
+      onSend={submit(false)}
       onKeyDown={(event) => event.key === "Escape" && onClose(null)}
-      noValidate
     >
       <div className="flex flex-wrap items-start gap-3">
         <Field
@@ -85,6 +85,6 @@ export function OnTheWay({ trip, way, things, onClose }: OnTheWayProps) {
           Cancel
         </button>
       </div>
-    </form>
+    </PageForm>
   );
 }
