@@ -4,19 +4,25 @@ import { BaseSequencer, type TestSpecification } from "vitest/node";
 
 /** The files that take longest, so that no core is left with one of them at the end. */
 const LONGEST = [
-  "unpack",
   "screens",
-  "trips",
-  "item",
+  "unpack",
+  "next",
+  "agreement",
   "disk",
   "hostile",
-  "numbers",
-  "sheet",
-  "walks",
+  "trips",
+  "process",
   "verdicts",
+  "clock",
+  "numbers",
+  "walks",
+  "files",
+  "item",
+  "walkers",
+  "practice",
 ];
 const rankOf = ({ moduleId }: TestSpecification) => {
-  const at = LONGEST.findIndex((name) => moduleId.endsWith(`/tests/${name}.test.ts`));
+  const at = LONGEST.findIndex((name) => moduleId.endsWith(`/${name}.test.ts`));
   return at < 0 ? LONGEST.length : at;
 };
 
