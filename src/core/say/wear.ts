@@ -48,7 +48,8 @@ const STEPS = [
 ] as const;
 
 /**
- * A rule of thumb as one says it, whatever unit it was made in: 450 miles are 720 km. What is whole stays: it was made so,
+ * A rule of thumb as one says it, whatever unit it was made in: 450 miles are 720 km. What is whole stays: it was
+ * made so,
  * or its owner's word.
  */
 export function inRoundNumbers(value: number): number {

@@ -2,7 +2,9 @@ import { useEffect, useEffectEvent, type ChangeEvent, type ChangeEventHandler } 
 
 const met = new WeakSet<Element>();
 
-/** What stood in a field before the page listened to it, where somebody had typed there; null: nobody had. Told once. */
+/**
+ * What stood in a field before the page listened to it, where somebody had typed there; null: nobody had. Told once.
+ */
 export function typedBefore(field: Element | null): string | null {
   if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) || met.has(field))
     return null;
