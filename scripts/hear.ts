@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { parseArgs } from "node:util";
 import { z } from "zod";
 import { hear, namedOf, type Named } from "@/core/hear/hear";
-import { factsTold } from "@/core/hear/told-facts";
+import { factsTold } from "@/core/hear/taken/told-facts";
 import { Item } from "@/core/model";
 import { withDefaults } from "@/core/trade/full-item";
 import { findKind, kindOf } from "@/core/trade/words/names";

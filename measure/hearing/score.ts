@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { hear, type Named } from "@/core/hear/hear";
-import { factsTold, type ToldFact } from "@/core/hear/told-facts";
+import { factsTold, type ToldFact } from "@/core/hear/taken/told-facts";
 import { withDefaults } from "@/core/trade/full-item";
 import { kindOf } from "@/core/trade/words/names";
 import { Item } from "@/core/model";

@@ -2,7 +2,7 @@ import type { Kit } from "@/core/advice/kit";
 import { benchOf } from "@/core/jobs/bench";
 import type { Log } from "@/core/model";
 import { daysBetween } from "@/core/sums/days";
-import type { Waits } from "@/ui/navigation";
+import type { Waits } from "@/ui/edge/navigation";
 
 /** What waits on the pages of the notebook. */
 export function waitsOf(log: Log, kit: Kit): Waits {

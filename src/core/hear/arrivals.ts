@@ -4,7 +4,7 @@ import { NOT_SO } from "../trade/words/speech";
 import { OLD_ONES_GONE } from "../trade/words/ends";
 import { plainOf, type ReadSentence } from "./clause";
 import type { HeardFact } from "../model";
-import { capitalised, nounOf } from "./quantities";
+import { capitalised, nounOf } from "./text/quantities";
 import type { Named } from "./things";
 import type { ThingTold } from "./told";
 

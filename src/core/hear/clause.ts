@@ -1,8 +1,8 @@
 import { lastOf, nth } from "../sums/there";
 import { IDIOMS } from "../trade/words/speech";
-import { withNumbers } from "./numbers";
+import { withNumbers } from "./text/numbers";
 import { mentionsIn, namesOf, numberMeant, ownerIn, type Mention, type Named, type Names } from "./things";
-import { isTypoOf, plainForm, tokensOf, type Token } from "./tokens";
+import { isTypoOf, plainForm, tokensOf, type Token } from "./text/tokens";
 
 /** A word of a clause, or the things that stand in its place, and the tokens that it stands for. */
 export interface Unit {

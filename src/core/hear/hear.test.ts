@@ -6,8 +6,8 @@ import { withDefaults } from "../trade/full-item";
 import { kindOf } from "../trade/words/names";
 import type { HeardFact } from "../model";
 import { hear, namedOf } from "./hear";
-import { intoDebrief } from "./into-debrief";
-import { piecesOf } from "./pieces";
+import { intoDebrief } from "./taken/into-debrief";
+import { piecesOf } from "./taken/pieces";
 
 const thing = (id: string, name: string, kind: string, pieces = 1) => {
   const item = Item.parse({ id, name, kind, pieces });

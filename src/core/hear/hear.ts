@@ -4,7 +4,7 @@ import { namesOf, readSentence, withNumbered, withoutStops, type ReadSentence } 
 import type { Heard, HeardSentence } from "./facts";
 import { Listener } from "./listener";
 import type { Named } from "./things";
-import { sentencesOf } from "./tokens";
+import { sentencesOf } from "./text/tokens";
 
 export type { Named } from "./things";
 

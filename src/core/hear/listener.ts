@@ -9,7 +9,7 @@ import { METRES_PER_MILE } from "../units/quantity";
 import { plainOf, readSentence, type Clause, type Names, type ReadSentence, type Unit } from "./clause";
 import type { HeardFact } from "../model";
 import type { Heard } from "./facts";
-import { amountsIn } from "./amounts";
+import { amountsIn } from "./text/amounts";
 import { arrivalIn } from "./arrivals";
 import { answerIn, isNothing, missedIn } from "./missing";
 import { nightsIn } from "./nights";

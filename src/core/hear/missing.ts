@@ -2,7 +2,7 @@ import { pieced } from "../trade/words/any-of";
 import { nth } from "../sums/there";
 import { MISSED, MISSING, NOT_MISSED } from "../trade/words/ends";
 import { plainOf, type ReadSentence } from "./clause";
-import { nounOf } from "./quantities";
+import { nounOf } from "./text/quantities";
 
 const DENIED = /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/;
 /** "The hat was needed", "wish I had left it": nothing was lacking. */

@@ -5,7 +5,7 @@ import { NOT_SO } from "../trade/words/speech";
 import { EACH_NIGHT, ON_LABEL } from "../trade/words/nights";
 import { unitSpans, type Clause, type ReadSentence, type Unit } from "./clause";
 import type { HeardFact } from "../model";
-import { NUMBER, numberOf } from "./quantities";
+import { NUMBER, numberOf } from "./text/quantities";
 import type { Mention, Named } from "./things";
 import { isNegated } from "./told";
 

@@ -10,7 +10,7 @@ import {
 } from "../trade/words/naming";
 import { NUMBER_UNITS, ORDINALS } from "../trade/words/numbers";
 import { findKind } from "../trade/words/names";
-import { isTypoOf, type Token } from "./tokens";
+import { isTypoOf, type Token } from "./text/tokens";
 
 /** A thing that may be spoken of; those along before those that are not. */
 export type Named = Pick<Item, "id" | "name" | "kind"> & {

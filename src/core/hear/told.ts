@@ -7,7 +7,7 @@ import { COMPLAINTS, COMPLAINT_PLACES, FAILED, PARTS, TROUBLES } from "../trade/
 import { HARDLY, UNUSED, USED, WHYS } from "../trade/words/uses";
 import type { Clause } from "./clause";
 import type { ThingFact } from "../model";
-import { NUMBER, numberOf, shareOf } from "./quantities";
+import { NUMBER, numberOf, shareOf } from "./text/quantities";
 import type { Named } from "./things";
 
 /** What is told of a thing, as it comes together. */

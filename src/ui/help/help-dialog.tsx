@@ -2,7 +2,7 @@
 
 import { Dialog } from "radix-ui";
 import { StrokeLegend } from "../stroke/stroke-legend";
-import { PLACES, placeOf } from "../places";
+import { PLACES, placeOf } from "../edge/places";
 import { PAGE_HELP } from "./pages";
 
 interface HelpDialogProps {

@@ -4,7 +4,7 @@ import { useEffect, useSyncExternalStore } from "react";
 import { tell } from "@/ui/notice/notice";
 import { count } from "@/core/units/speak";
 import { forgetRefused, keptMarks, NOTHING_KEPT, sendWaiting, watchKept } from "./send-mark";
-import { useRefresh } from "../use-refresh";
+import { useRefresh } from "../follow/use-refresh";
 
 /** How often to try again while marks wait, in ms. */
 const TRY_AGAIN_MS = 4000;

@@ -1,5 +1,5 @@
 import { itemPath, replayPath, tripPath, unpackPath } from "../paths";
-import { PLACES } from "../places";
+import { PLACES } from "../edge/places";
 
 /** Somewhere to go or something to do there, and the words that it is found by beside its name. */
 export interface Goal {

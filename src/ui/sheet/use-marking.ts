@@ -6,7 +6,7 @@ import type { Use } from "@/core/model";
 import { markInFile, markOf } from "@/core/model/plain-mark";
 import { sendMark, type SentMark } from "../marks/send-mark";
 import type { StrokeCode } from "../stroke/stroke";
-import { useRefresh } from "../use-refresh";
+import { useRefresh } from "../follow/use-refresh";
 import { strokeAt, type SheetData, type SheetRow, type SheetTrip } from "./sheet-data";
 
 /** How a mark made here looks until the server has judged it. */

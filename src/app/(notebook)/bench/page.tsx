@@ -7,11 +7,11 @@ import { count } from "@/core/units/speak";
 import { store } from "@/data/connection";
 import { allTasks } from "@/data/records/tasks";
 import { Empty, PageHead } from "@/ui/page/page-head";
-import { AddTask } from "./add-task";
+import { AddTask } from "./own/add-task";
 import { CalendarIn } from "./calendar-in";
 import { Evening } from "./evening";
 import { Jobs, viewOf } from "./jobs";
-import { OwnTasks } from "./own-tasks";
+import { OwnTasks } from "./own/own-tasks";
 import { Services } from "./services";
 import { ToBuy } from "./to-buy";
 

@@ -17,7 +17,7 @@ import { fullOf } from "@/data/limits";
 import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { logIn, today } from "@/app/reading";
-import { askAbout, changedSince } from "@/ui/changed-since";
+import { askAbout, changedSince } from "@/ui/follow/changed-since";
 import { byField, refuse, type Answer } from "@/ui/form/answer";
 
 /** Whom a new thing takes over from, and what became of that. */

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { hear, type Named } from "@/core/hear/hear";
-import { piecesOf } from "@/core/hear/pieces";
+import { piecesOf } from "@/core/hear/taken/pieces";
 import type { ItemId } from "@/core/model";
 import { sayHeard } from "@/core/say/walk/heard";
 import type { Units } from "@/core/units/speak";

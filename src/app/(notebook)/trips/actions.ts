@@ -39,7 +39,7 @@ import { weatherDesk } from "@/standins/weather-desk";
 import { acting } from "@/app/acting";
 import { advisedFor } from "@/app/plans";
 import { today } from "@/app/reading";
-import { askAbout, changedSince } from "@/ui/changed-since";
+import { askAbout, changedSince } from "@/ui/follow/changed-since";
 import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { seenOf, type Seen } from "./seen";
 

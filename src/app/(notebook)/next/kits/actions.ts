@@ -2,7 +2,7 @@
 
 import { isAlong } from "@/core/plan/columns";
 import { Name, RecordId, SavedKit, Trip, TripId } from "@/core/model";
-import { listFrom, picksFor, purposeOf } from "@/core/plan/which-kit";
+import { listFrom, picksFor, purposeOf } from "@/core/plan/kits/which-kit";
 import { fullOf } from "@/data/limits";
 import { allKits, removeKit, saveKits } from "@/data/records/kits";
 import { findTrip, saveTrips } from "@/data/records/trips";

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import type { Trip } from "@/core/model";
-import { sayCold, sayMonths } from "@/core/plan/kit-words";
+import { sayCold, sayMonths } from "@/core/plan/kits/kit-words";
 import type { PlanLine } from "@/core/plan/plan";
-import { isTooCold, type HeldKit } from "@/core/plan/which-kit";
+import { isTooCold, type HeldKit } from "@/core/plan/kits/which-kit";
 import { sayWhy } from "@/core/plan/words";
 import type { Replayed } from "@/core/replay/replay";
 import { sayReplay } from "@/core/replay/words";

@@ -2,7 +2,7 @@ import type { Reading } from "@/app/reading";
 import { pastOf } from "@/app/past";
 import { plansOf } from "@/app/plans";
 import type { Trip } from "@/core/model";
-import { heldKits, kitChange, lowLike } from "@/core/plan/which-kit";
+import { heldKits, kitChange, lowLike } from "@/core/plan/kits/which-kit";
 import { monthOf } from "@/core/sums/days";
 import { sleepOf } from "@/core/weighin/sleep";
 

@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
-import { sayMonth, sayMonths } from "@/core/plan/kit-words";
-import { warmTo, type HeldKit } from "@/core/plan/which-kit";
+import { sayMonth, sayMonths } from "@/core/plan/kits/kit-words";
+import { warmTo, type HeldKit } from "@/core/plan/kits/which-kit";
 import { MONTHS } from "@/core/sums/days";
 import { sayTemperature, type Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";

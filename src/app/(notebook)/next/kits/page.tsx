@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { readBook } from "@/app/book";
 import { pastOf } from "@/app/past";
-import { sayKitChange } from "@/core/plan/kit-words";
+import { sayKitChange } from "@/core/plan/kits/kit-words";
 import { TripId } from "@/core/model";
 import { monthOf } from "@/core/sums/days";
 import { sayDays, sayTemperature } from "@/core/units/speak";

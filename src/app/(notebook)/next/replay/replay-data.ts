@@ -4,7 +4,7 @@ import type { Day } from "@/core/replay/days";
 import { withSchool } from "@/core/ledger/book";
 import { ItemId, SchoolName, type Trip } from "@/core/model";
 import { planFor, type Plan } from "@/core/plan/plan";
-import { thingsOf } from "@/core/plan/which-kit";
+import { thingsOf } from "@/core/plan/kits/which-kit";
 import type { FullItem } from "@/core/trade/full-item";
 import { areNear, monthOf } from "@/core/sums/days";
 import { pastOf } from "@/app/past";

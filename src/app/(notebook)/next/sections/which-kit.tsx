@@ -1,8 +1,8 @@
 import Link from "next/link";
 import type { Reading } from "@/app/reading";
 import type { Trip } from "@/core/model";
-import { sayCold, sayKitChange } from "@/core/plan/kit-words";
-import { isTooCold } from "@/core/plan/which-kit";
+import { sayCold, sayKitChange } from "@/core/plan/kits/kit-words";
+import { isTooCold } from "@/core/plan/kits/which-kit";
 import { count } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";
 import { kitsAhead } from "../kits/kits-data";

@@ -10,7 +10,7 @@ import { findTrack } from "@/data/records/tracks";
 import { alongOf, happenedIn, sharedOf, wayOf } from "./along-of";
 import { Companions } from "./sections/companions";
 import { CameOfIt } from "./sections/came-of-it";
-import { DayByDay } from "./sections/day-by-day";
+import { DayByDay } from "./sections/days/day-by-day";
 import { LookedBack } from "./sections/looked-back";
 import { TheLegs } from "./sections/the-legs";
 import { TripFigures } from "./sections/trip-figures";

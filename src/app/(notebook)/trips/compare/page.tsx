@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { compareLists, listOf, totalOf, type ListDifference, type Listed } from "@/core/compare/lists";
 import type { Load, Trip } from "@/core/model";
-import { thingsOf } from "@/core/plan/which-kit";
+import { thingsOf } from "@/core/plan/kits/which-kit";
 import { countsAs } from "@/core/weighin/weigh-in";
 import { count, sayDays, sayMass, type Units } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";

@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { readBook } from "@/app/book";
 import { idIn } from "@/app/id-in";
 import { RecordId } from "@/core/model";
-import { sayMonth } from "@/core/plan/kit-words";
+import { sayMonth } from "@/core/plan/kits/kit-words";
 import { MONTHS } from "@/core/sums/days";
 import { FORESEEN, TRIGGER_RULES } from "@/core/trade/triggers";
 import { temperatureText } from "@/core/units/speak";

@@ -7,7 +7,7 @@ import { overruled } from "@/core/model/merge-mark";
 import { markInFile } from "@/core/model/plain-mark";
 import { count, listWords } from "@/core/units/speak";
 import { isUnsaved, sendMark } from "@/ui/marks/send-mark";
-import { useRefresh } from "@/ui/use-refresh";
+import { useRefresh } from "@/ui/follow/use-refresh";
 import type { Thing } from "./pockets";
 import { acted, beginUnpacking, settled, type Act, type Change, type Unpacking } from "./unpacking";
 

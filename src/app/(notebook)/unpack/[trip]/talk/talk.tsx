@@ -3,15 +3,15 @@
 import { useMemo, useState } from "react";
 import type { Heard } from "@/core/hear/facts";
 import type { Named } from "@/core/hear/hear";
-import { piecesOf } from "@/core/hear/pieces";
+import { piecesOf } from "@/core/hear/taken/pieces";
 import type { ItemId, Stow, TripId } from "@/core/model";
 import { STOWS } from "@/core/model/lists";
 import { sayHeard } from "@/core/say/walk/heard";
 import { count, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
-import { tellOtherTabs } from "@/ui/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/other-tabs";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
-import { useRefresh } from "@/ui/use-refresh";
+import { useRefresh } from "@/ui/follow/use-refresh";
 import { takeTalk, takeTalkBack } from "../told/actions";
 import { FactRows, flipped, NO_CHOICES, putRight, type Choices, type FactRow } from "../told/fact-rows";
 import { useHearing } from "./use-hearing";

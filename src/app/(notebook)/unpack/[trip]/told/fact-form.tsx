@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { corrected, ofThing, pickedOf, piecesToPick, type Piece } from "@/core/hear/correct";
+import { corrected, ofThing, pickedOf, piecesToPick, type Piece } from "@/core/hear/taken/correct";
 import type { Named } from "@/core/hear/hear";
 import type { HeardFact } from "@/core/model";
 import { parseTemperature } from "@/core/units/quantity";

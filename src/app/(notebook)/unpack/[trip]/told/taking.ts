@@ -1,6 +1,6 @@
 import { nanoid } from "nanoid";
 import { z } from "zod";
-import { intoDebrief } from "@/core/hear/into-debrief";
+import { intoDebrief } from "@/core/hear/taken/into-debrief";
 import { tripProblems } from "@/core/ledger/check/check";
 import { Carry, Entry, HeardFact, ItemId, RecordId, TripHead, type LegId } from "@/core/model";
 import { Text } from "@/core/units/text";

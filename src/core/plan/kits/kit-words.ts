@@ -1,10 +1,10 @@
-import { compareLists, type Listed } from "../compare/lists";
-import { theThing } from "../say/words";
-import { partition } from "../sums/group";
-import type { FullItem } from "../trade/full-item";
-import { isBed } from "../trade/warmth";
-import type { WayToSleep } from "../weighin/sleep";
-import { capital, count, listWords, percent, sayMass, sayTemperature, type Units } from "../units/speak";
+import { compareLists, type Listed } from "../../compare/lists";
+import { theThing } from "../../say/words";
+import { partition } from "../../sums/group";
+import type { FullItem } from "../../trade/full-item";
+import { isBed } from "../../trade/warmth";
+import type { WayToSleep } from "../../weighin/sleep";
+import { capital, count, listWords, percent, sayMass, sayTemperature, type Units } from "../../units/speak";
 import { isTooCold, warmTo, type HeldKit, type kitChange } from "./which-kit";
 
 const MONTH = new Intl.DateTimeFormat("en-GB", { month: "long", timeZone: "UTC" });

@@ -2,7 +2,7 @@
 
 import type { ItemId, TripId } from "@/core/model";
 import { useDoing } from "@/ui/use-doing";
-import { setStretches } from "../../trips/actions";
+import { setStretches } from "../../../trips/actions";
 
 /** A thing that some legs call for, as plain data; metres from the start of the trip. */
 export interface SomeLegs {

@@ -1,5 +1,5 @@
-import { BLANK_NIGHT } from "../ledger/nights";
-import { metresOnDay, placeAt, type Walked } from "../ledger/place";
+import { BLANK_NIGHT } from "../../ledger/nights";
+import { metresOnDay, placeAt, type Walked } from "../../ledger/place";
 import {
   Mark,
   type Carry,
@@ -9,8 +9,8 @@ import {
   type Shared,
   type Supply,
   type TripHead,
-} from "../model";
-import type { HeardFact, ThingFact } from "../model";
+} from "../../model";
+import type { HeardFact, ThingFact } from "../../model";
 
 /** What facts come to on a trip's debrief: nothing that was there is lost. */
 export interface Debriefed {

@@ -1,5 +1,5 @@
-import { nth } from "../sums/there";
-import { PLAIN_FORMS } from "../trade/words/speech";
+import { nth } from "../../sums/there";
+import { PLAIN_FORMS } from "../../trade/words/speech";
 
 /** A word, number or mark of a text, plain, and where it stands. */
 export interface Token {

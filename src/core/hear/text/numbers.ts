@@ -1,5 +1,5 @@
-import { NUMBER_TENS, NUMBER_UNITS, SELF_CORRECTIONS } from "../trade/words/numbers";
-import { nth } from "../sums/there";
+import { NUMBER_TENS, NUMBER_UNITS, SELF_CORRECTIONS } from "../../trade/words/numbers";
+import { nth } from "../../sums/there";
 import type { Token } from "./tokens";
 
 /** A number of several words, and how many tokens it takes. */

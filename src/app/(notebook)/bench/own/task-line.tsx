@@ -3,7 +3,7 @@
 import type { Task } from "@/core/model";
 import { sayDay } from "@/core/units/speak";
 import { useDoing } from "@/ui/use-doing";
-import { deleteTask, saveTask, tickTask } from "./actions";
+import { deleteTask, saveTask, tickTask } from "../actions";
 
 /** A job of the owner's own: ticked when it is done, with undo. */
 export function TaskLine({ task, thing, late }: { task: Task; thing: string | null; late: boolean }) {

@@ -1,6 +1,6 @@
-import { SUPPLY_BACK, SUPPLY_OUT, SUPPLY_WORDS } from "../trade/words/supplies";
+import { SUPPLY_BACK, SUPPLY_OUT, SUPPLY_WORDS } from "../../trade/words/supplies";
 import { amount, partOf, type Amount } from "./quantities";
-import { nth } from "../sums/there";
+import { nth } from "../../sums/there";
 
 /** An amount, and the words that it stands on. */
 export interface HeardAmount {

@@ -1,5 +1,5 @@
-import { NUMBER_WORDS } from "../trade/words/numbers";
-import type { HeardFact } from "../model";
+import { NUMBER_WORDS } from "../../trade/words/numbers";
+import type { HeardFact } from "../../model";
 
 /** A number, in figures or as a word; null where it is none. */
 export const numberOf = (word: string | undefined): number | null => {

@@ -4,8 +4,8 @@ import { BookOpen, Compass, Footprints, House, Search } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
-import { isTyping } from "./is-typing";
-import { askForPalette } from "./palette/ask";
+import { isTyping } from "../is-typing";
+import { askForPalette } from "../palette/ask";
 import { GROUPS, PLACES, placeOf, type Place, type PlaceGroup } from "./places";
 
 /** What waits on a page, by its address: how many, and of what. */

@@ -9,8 +9,8 @@ import {
   TROUBLES,
   USES,
   WHYS_UNUSED,
-} from "../model/lists";
-import { HeardFact } from "../model/fact";
+} from "../../model/lists";
+import { HeardFact } from "../../model/fact";
 
 /** A piece of a fact that can be picked: its words, or a number; a temperature in °C. */
 export interface Piece {

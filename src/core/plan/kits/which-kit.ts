@@ -1,15 +1,15 @@
-import { isAlong } from "./columns";
-import { compareLists, type Listed } from "../compare/lists";
-import type { Book } from "../ledger/book";
-import type { ItemId, Moved, SavedKit, Trip } from "../model";
-import type { Day } from "../replay/days";
-import { areNear, monthOf, MONTHS } from "../sums/days";
-import { known } from "../sums/there";
-import type { FullItem } from "../trade/full-item";
-import { FORESEEN } from "../trade/triggers";
-import { isBed } from "../trade/warmth";
-import { COLD_CHANCE, warmestWith, type BedNights, type WayToSleep } from "../weighin/sleep";
-import type { Plan, PlanLine } from "./plan";
+import { isAlong } from "../columns";
+import { compareLists, type Listed } from "../../compare/lists";
+import type { Book } from "../../ledger/book";
+import type { ItemId, Moved, SavedKit, Trip } from "../../model";
+import type { Day } from "../../replay/days";
+import { areNear, monthOf, MONTHS } from "../../sums/days";
+import { known } from "../../sums/there";
+import type { FullItem } from "../../trade/full-item";
+import { FORESEEN } from "../../trade/triggers";
+import { isBed } from "../../trade/warmth";
+import { COLD_CHANCE, warmestWith, type BedNights, type WayToSleep } from "../../weighin/sleep";
+import type { Plan, PlanLine } from "../plan";
 
 /** A kept kit held against what a trip asks. */
 export interface HeldKit {

@@ -1,6 +1,6 @@
-import { nth } from "../sums/there";
-import type { HeardFact, ThingFact } from "../model";
-import type { Named } from "./things";
+import { nth } from "../../sums/there";
+import type { HeardFact, ThingFact } from "../../model";
+import type { Named } from "../things";
 
 /** What is told of one thing, each field one value or a list. */
 interface ToldOfThing extends Partial<Record<ToldField, unknown>> {

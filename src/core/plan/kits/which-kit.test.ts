@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { anyFile, logOf } from "../../../tests/histories";
-import { TODAY } from "../../../tests/judged";
-import { openBook } from "../ledger/book";
-import { SavedKit, Trip } from "../model";
-import { daysOf } from "../replay/days";
-import { sleepOf } from "../weighin/sleep";
+import { anyFile, logOf } from "../../../../tests/histories";
+import { TODAY } from "../../../../tests/judged";
+import { openBook } from "../../ledger/book";
+import { SavedKit, Trip } from "../../model";
+import { daysOf } from "../../replay/days";
+import { sleepOf } from "../../weighin/sleep";
 import { sayCold, sayKitChange, sayMonths } from "./kit-words";
-import { planFor } from "./plan";
+import { planFor } from "../plan";
 import {
   heldKits,
   isTooCold,

@@ -2,7 +2,7 @@
 
 import type { Strength, TripId } from "@/core/model";
 import { useDoing } from "@/ui/use-doing";
-import { setDay, setDays } from "../../actions";
+import { setDay, setDays } from "../../../actions";
 import { DAY_WEATHERS } from "./day-weathers";
 
 interface DayCell {

@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { TripId } from "@/core/model";
 import { SelectField } from "@/ui/form/field";
 import { useDoing } from "@/ui/use-doing";
-import { askDays, setDays } from "../../actions";
+import { askDays, setDays } from "../../../actions";
 
 /** Asks the weather desk what the days of a walk were like, where nobody told. */
 export function AskDays({ trip, places }: { trip: TripId; places: readonly string[] }) {

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { HeardFact } from "../model";
+import { HeardFact } from "../../model";
 import { corrected, ofThing, pickedOf, piecesToPick } from "./correct";
 
 const fact = HeardFact.parse({

@@ -1,4 +1,4 @@
-import type { HeardSentence } from "./facts";
+import type { HeardSentence } from "../facts";
 
 /** A stretch of a text, heard or not, and where it begins. */
 interface Piece {

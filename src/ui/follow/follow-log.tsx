@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef } from "react";
-import { marksAreGoingOut } from "./marks/send-mark";
+import { marksAreGoingOut } from "../marks/send-mark";
 import { useRefresh } from "./use-refresh";
 
 /** The page itself comes first; then it follows, in ms. */
