@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Strength, Trigger } from "@/core/model";
 import type { WeatherDay } from "@/core/weather/desk";
 import { count, sayTemperature, type Units } from "@/core/units/speak";
-import { SelectField } from "@/ui/form/field";
+import { AskDesk } from "@/ui/form/ask-desk";
 
 interface WeatherTold {
   readonly days: readonly WeatherDay[];
@@ -25,10 +25,9 @@ export function AskWeather({
   units: Units;
   onTold: (conditions: WeatherTold["conditions"]) => void;
 }) {
-  const [place, setPlace] = useState(places[0]!);
   const [told, setTold] = useState<string>();
   const [wrong, setWrong] = useState<string>();
-  const ask = async () => {
+  const ask = async (place: string) => {
     setTold(undefined);
     setWrong(undefined);
     try {
@@ -43,26 +42,12 @@ export function AskWeather({
     }
   };
   return (
-    <details className="mb-3">
-      <summary className="py-1">
-        Ask the weather desk (simulated: it knows the demo&rsquo;s islands only)
-      </summary>
-      <div className="flex flex-wrap items-end gap-3">
-        <SelectField
-          label="Where"
-          value={place}
-          options={places}
-          onChange={(event) => setPlace(event.target.value)}
-        />
-        <button type="button" className="btn" onClick={() => void ask()}>
-          Ask
-        </button>
-      </div>
+    <AskDesk places={places} onAsk={(place) => void ask(place)}>
       <div aria-live="polite">
         {told && <p className="mt-1 text-leaf">{told} Filled in below.</p>}
         {wrong && <p className="error mt-1">{wrong}</p>}
       </div>
-    </details>
+    </AskDesk>
   );
 }
 
