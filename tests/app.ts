@@ -147,9 +147,28 @@ export async function openPage(
     )
       faults.push(`fetched ${request.url()}`);
   });
-  await page.goto(url, { waitUntil: "networkidle" });
+  await goTo(page, url);
   return { page, faults };
 }
+
+/** Opens an address, and waits until the page listens: what is pressed before is heard by some of it alone. */
+export async function goTo(page: Page, url: string): Promise<void> {
+  await page.goto(url, { waitUntil: "networkidle" });
+  await listens(page);
+}
+
+/** Loads the page anew, likewise. */
+export async function reload(page: Page): Promise<void> {
+  await page.reload({ waitUntil: "networkidle" });
+  await listens(page);
+}
+
+/** React marks what it has taken over; a page without a notebook has nothing to be taken over. */
+const listens = (page: Page) =>
+  page.waitForFunction(() => {
+    const main = document.querySelector("main");
+    return !main || Object.keys(main).some((key) => key.startsWith("__reactProps$"));
+  });
 
 /** Time in which a page that is being refreshed comes to rest: its title is taken out and put in again, in ms. */
 const AT_REST_MS = 10_000;

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, withApp } from "./app";
+import { exported, goTo, openPage, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -62,14 +62,14 @@ test("an item's form, too; and a unit switched keeps 9.6 oz as 9.6 oz", () =>
     await page.getByLabel("Price").fill("30");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByText(/pillow · 272.g · main bag/).waitFor();
-    await page.goto(`${app.url}/settings`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/settings`);
     await page.getByLabel("Weight", { exact: true }).selectOption("oz");
     await page.getByLabel("Distance", { exact: true }).selectOption("mi");
     // From now on a bare number is meant in the owner's unit, wherever it is typed.
     await page.getByLabel("Your body weight").fill("170");
     await page.getByLabel("Your body weight").press("Tab");
     await expect.poll(async () => (await exported(app)).settings.body).toBe("170 lb");
-    await page.goto(`${app.url}/item/pot/edit`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/pot/edit`);
     await page.getByLabel("Weight").fill("4.5");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByRole("heading", { name: "Pot", exact: true }).waitFor();

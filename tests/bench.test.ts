@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, withApp } from "./app";
+import { exported, goTo, openPage, reload, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -59,7 +59,7 @@ test("a job is done where it is read, with its reading and cost, and taken back;
     await expect.poll(async () => (await entries("second-filter")).length).toBe(before);
 
     // Agreed on its slip, it stands here as agreed.
-    await page.goto(`${app.url}/verdicts`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/verdicts`);
     await page
       .getByRole("article", { name: "replace Air pad" })
       .getByRole("button", { name: "Agree" })
@@ -68,7 +68,7 @@ test("a job is done where it is read, with its reading and cost, and taken back;
       .getByText(/^You ruled on .*: agree\.$/)
       .first()
       .waitFor();
-    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/bench`);
     await job("Air pad").getByText("agreed", { exact: true }).waitFor();
     await page.getByRole("row", { name: /Thick pad.*on the wish list.*Air pad.*495.*€165/ }).waitFor();
 
@@ -135,7 +135,7 @@ test("ready: a look is ticked, what is not right is on the bench at once", () =>
       .toMatchObject({ what: "check" });
     await page.getByRole("button", { name: /^Not right ?: Gas stove/ }).click();
     await page.getByText("it is on the bench").waitFor();
-    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/bench`);
     await page.getByRole("link", { name: "Gas stove", exact: true }).waitFor();
     expect(faults).toEqual([]);
     await page.close();
@@ -154,7 +154,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     await page.getByLabel("Part", { exact: true }).fill("Strap");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByText(/^Clean the lens and its contacts: 9.trips so far/).waitFor();
-    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/bench`);
     const row = page.getByRole("listitem").filter({ hasText: "clean the lens and its contacts" }).last();
     await row.getByText("due", { exact: true }).waitFor();
     await row.getByRole("button", { name: /^Done ?: clean the lens/ }).click();
@@ -167,7 +167,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     });
 
     // A part goes on to another thing, and back.
-    await page.goto(`${app.url}/item/trail-shoes-pair-3`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/trail-shoes-pair-3`);
     await page.getByLabel("Move Insoles to").selectOption({ label: "Boots" });
     await page.getByRole("button", { name: "Move", exact: true }).click();
     await page.getByText("Insoles: on Boots now").waitFor();
@@ -178,7 +178,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     await expect.poll(async () => partsOf("boots")).toBeUndefined();
 
     // What its owner wants done on everything of a kind.
-    await page.goto(`${app.url}/settings`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/settings`);
     await page.getByLabel("Find a kind").fill("umbrella");
     await page.getByLabel("Find a kind").press("Enter");
     const kind = page.getByRole("region", { name: "Services of your own for every umbrella" });
@@ -191,7 +191,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     await kind.getByLabel("of", { exact: true }).selectOption("trips");
     await kind.getByRole("button", { name: /^Add/ }).click();
     await kind.getByText(/^oil the joints, every 2.trips$/).waitFor();
-    await page.goto(`${app.url}/bench`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/bench`);
     await page.getByRole("listitem").filter({ hasText: "oil the joints" }).last().waitFor();
 
     // The clock: started, the page reloaded, stopped; a litre in so many seconds is a flow.
@@ -202,7 +202,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     await filter.getByRole("button", { name: /^How/ }).click();
     await filter.getByRole("button", { name: /^Start the clock/ }).press("Enter");
     await filter.getByRole("button", { name: /^Stop/ }).waitFor();
-    await page.reload({ waitUntil: "networkidle" });
+    await reload(page);
     await filter.getByRole("button", { name: /^How/ }).click();
     await filter.getByRole("button", { name: /^Stop/ }).press("Enter");
     const flow = Number(await filter.getByLabel("Litres a minute through it").inputValue());
@@ -241,7 +241,7 @@ test("services by their count, a clock that runs through a reload, and a calenda
     expect((await exported(app)).tasks!.filter(({ what }) => what === "pick up the tent")).toHaveLength(1);
 
     // What is lent is not ready, and back by one press.
-    await page.goto(`${app.url}/ready`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/ready`);
     await page.getByText("Oswin has it").waitFor();
     await page.getByRole("button", { name: /^It is back ?: Day pack/ }).click();
     await page.getByText("Oswin has it").waitFor({ state: "detached" });

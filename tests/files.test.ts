@@ -6,7 +6,7 @@ import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { writeLogFile } from "@/formats/log-file";
 import { madeUpLog } from "../measure/made-up-log";
 import { parseMass } from "@/core/units/quantity";
-import { DESK, expectAccessible, exported, openPage, withApp } from "./app";
+import { DESK, expectAccessible, exported, goTo, openPage, withApp } from "./app";
 import { PLAIN_NAMES } from "./plain-names";
 import { openBrowser } from "./launch";
 
@@ -173,7 +173,7 @@ test("from an empty notebook: the demo is looked at, and left again in one press
     await page.getByRole("heading", { name: "This will be your tally sheet" }).waitFor();
     expect(await exported(app)).toMatchObject({ items: [], trips: [] });
     // What is one's own is never taken for the demo's.
-    await page.goto(`${app.url}/shelf`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/shelf`);
     await page.getByLabel(/^Add/).first().fill("mug 60 g");
     await page.keyboard.press("Enter");
     await expect.poll(async () => (await exported(app)).items.length).toBe(1);

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, withApp } from "./app";
+import { expectAccessible, exported, goTo, openPage, PHONE, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -58,7 +58,7 @@ test("kits: which one fits the trip ahead, taken and put back, changed, kept fro
     expect(light.items).not.toContain("paperback");
 
     // Kept from a walk; a name that is there already is refused, and stays typed.
-    await page.goto(`${app.url}/trips/vask-shore-2024-07-27`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/trips/vask-shore-2024-07-27`);
     await page.getByRole("link", { name: "Keep it as a kit" }).click();
     await page.getByLabel("as the kit").fill("frost");
     await page.getByRole("button", { name: "Keep it" }).click();
@@ -75,7 +75,7 @@ test("kits: which one fits the trip ahead, taken and put back, changed, kept fro
     // Walked over one's days, and set beside another.
     await shore.getByRole("link", { name: "Day by day Shore in July" }).click();
     await page.getByRole("link", { name: "The kit “Shore in July”" }).waitFor();
-    await page.goto(`${app.url}/trips/compare`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/trips/compare`);
     await page.getByLabel("This list").selectOption({ label: "the kit “Frost”" });
     await page.waitForURL(/a=kit/);
     await page.getByLabel("against that one").selectOption({ label: "the kit “Long light”" });

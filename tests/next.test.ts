@@ -1,6 +1,6 @@
 import type { Browser, Locator } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, saved, withApp } from "./app";
+import { expectAccessible, exported, goTo, openPage, PHONE, reload, saved, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -60,7 +60,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await stands("Leave", "Towel").waitFor();
     const plan = async () => (await exported(app)).trips.find(({ id }) => id.startsWith("vask-in-the-snow"))!;
     await expect.poll(async () => (await plan()).picks).toEqual({ "folding-chair": "take", towel: "leave" });
-    await page.reload({ waitUntil: "networkidle" });
+    await reload(page);
     await stands("Take", "Folding chair").waitFor();
     await stands("Leave", "Towel").waitFor();
     await page.getByRole("button", { name: "Leave Folding chair" }).click();
@@ -113,7 +113,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
       body: JSON.stringify({ ...log, trips: walked }),
     });
     expect(sent.ok, await sent.clone().text()).toBe(true);
-    await page.goto(`${app.url}/unpack`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/unpack`);
     await page.getByRole("button", { name: /^Walked: unpack it ?: Vask in the snow/ }).click();
     await page.getByText(/^\d+ of \d+ left$/).waitFor();
     await page.keyboard.press("n");
@@ -127,7 +127,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
     await page.getByText(/^Of .* that you were told to leave, .* stayed at home/).waitFor();
 
     // And the next plan starts from there.
-    await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/next`);
     await page.getByText(/None is planned/).waitFor();
     expect(faults).toEqual([]);
     await page.close();
@@ -140,7 +140,7 @@ test("the demo opens on a trip that waits, and its next has something in every c
     await page.getByRole("link", { name: "Unpack it" }).click();
     await page.getByText(/^54 of 54 left$/).waitFor();
 
-    await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/next`);
     for (const column of ["Not ready", "Take", "Take if", "Leave"])
       expect(
         await page.getByRole("region", { name: column, exact: true }).getByRole("listitem").count(),
@@ -201,7 +201,7 @@ test("the demo opens on a trip that waits, and its next has something in every c
     expect(plan.marks.find(({ item }) => item === "spikes")!.legs).toHaveLength(1);
 
     // Another plan can't lie on days that were walked.
-    await page.goto(`${app.url}/trips/new?planned`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/trips/new?planned`);
     await page.getByLabel("Name", { exact: true }).fill("Backwards");
     await page.getByLabel("First day").fill("2026-07-12");
     await page.getByLabel("Last day").fill("2026-07-14");
@@ -211,7 +211,7 @@ test("the demo opens on a trip that waits, and its next has something in every c
       .getByText(/^Sunder crossing \(.*\) was walked on some of these days\. Plan it for others\.$/)
       .waitFor();
     // What is looked for at the door: the owner's own, ticked each time, and on the list to hand on.
-    await page.goto(`${app.url}/next`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/next`);
     const door = page.getByRole("region", { name: /^Never without/ });
     await door.getByRole("button", { name: "Begin with the usual" }).click();
     await door.getByLabel("documents").check();
@@ -219,7 +219,7 @@ test("the demo opens on a trip that waits, and its next has something in every c
     await page.keyboard.press("Enter");
     await door.getByText("6 of 7 to tick").waitFor();
     await door.getByRole("button", { name: "Remove word left of where you go" }).click();
-    await page.reload({ waitUntil: "networkidle" });
+    await reload(page);
     await door.getByText("5 of 6 to tick").waitFor();
     expect(await door.getByLabel("documents").isChecked()).toBe(true);
     const { settings, trips } = (await exported(app)) as unknown as {

@@ -1,6 +1,6 @@
 import type { Browser, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, startApp, withApp, type App } from "./app";
+import { type App, expectAccessible, exported, goTo, openPage, PHONE, startApp, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let demo: App;
@@ -261,20 +261,20 @@ test("a wish comes true in the place of another, and is taken back; a canister l
     await expect.poll(() => item("Thick pad")).toMatchObject({ state: "wished" });
     expect((await item("Air pad"))!.state ?? "active").toBe("active");
 
-    await page.goto(`${app.url}/item/gas-canister/edit`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/gas-canister/edit`);
     await page.getByLabel("Weight", { exact: true }).fill("90 g");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByText("90 g is less than it weighs empty (98 g)").waitFor();
     expect(await page.getByLabel("Weight", { exact: true }).inputValue()).toBe("90 g");
-    await page.goto(`${app.url}/item/air-pad/edit`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/air-pad/edit`);
     await page.getByLabel("R-value").fill("60");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByText("An R-value of 60 is more than any pad has.").waitFor();
-    await page.goto(`${app.url}/item/quilt/edit`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/quilt/edit`);
     await page.getByLabel("Label temperature").fill("300");
     await page.getByRole("button", { name: "Save" }).click();
     await page.getByText("Between −60 and 50 °C").waitFor();
-    await page.goto(`${app.url}/item/power-bank/edit`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/item/power-bank/edit`);
     await page.getByLabel("Capacity").fill("10000 mAh at 3.7 V");
     await page.getByRole("button", { name: "Save" }).click();
     await expect.poll(async () => (await item("Power bank"))!.ratings).toMatchObject({ wattHours: 37 });

@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { firstLoads } from "../measure/first-load";
-import { DESK, expectAccessible, openPage, PHONE, startApp, windowOf, type App } from "./app";
+import { type App, DESK, expectAccessible, goTo, openPage, PHONE, startApp, windowOf } from "./app";
 import { openBrowser } from "./launch";
 
 let demo: App;
@@ -237,11 +237,11 @@ test("what opens over a page passes axe too: help, the palette, what failed, two
     .first()
     .waitFor();
   await expectAccessible(page);
-  await page.goto(`${demo.url}/unpack/sunder-crossing-2026-07-11`, { waitUntil: "networkidle" });
+  await goTo(page, `${demo.url}/unpack/sunder-crossing-2026-07-11`);
   await page.keyboard.press("f");
   await page.getByRole("group", { name: "How bad" }).waitFor();
   await expectAccessible(page);
-  await page.goto(`${demo.url}/next`, { waitUntil: "networkidle" });
+  await goTo(page, `${demo.url}/next`);
   for (const n of [0, 1])
     await page
       .getByRole("button", { name: /^Hold .* beside another$/ })

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, withApp } from "./app";
+import { expectAccessible, exported, goTo, openPage, PHONE, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -47,7 +47,7 @@ test("before a big walk: the outing that settles most, what held said and taken 
     await row.getByRole("button", { name: "Put it on the bench" }).click();
     await page.waitForURL(/\/bench$/);
     await page.getByText(/^An evening in the garden, before Vask/).waitFor();
-    await page.goto(`${app.url}/next/shakedown?place=Vask`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/next/shakedown?place=Vask`);
     await page
       .getByRole("row")
       .filter({ hasText: /^A night out/ })

@@ -6,7 +6,7 @@ import path from "node:path";
 import { connect } from "node:tls";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
-import { openPage } from "./app";
+import { goTo, openPage } from "./app";
 import { answers, end, freePort, launch, openBrowser } from "./launch";
 
 let browser: Browser;
@@ -148,7 +148,7 @@ test("shared on the network: nobody reads or writes unpaired; paired by the link
     expect(answered).toEqual([403, 403, 403, 403, 403, 429, 429]);
 
     // Ended in Settings, it is let in no more.
-    await page.goto(`${url}/settings`, { waitUntil: "networkidle" });
+    await goTo(page, `${url}/settings`);
     await page.getByText(/^3.browsers paired:$/).waitFor();
     await page
       .getByRole("button", { name: /^End ?the pairing of Chromium on Linux/ })

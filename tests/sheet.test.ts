@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { exported, openPage, PHONE, withApp } from "./app";
+import { exported, goTo, openPage, PHONE, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -14,8 +14,8 @@ test("arrow keys walk it, a key marks in place, another tab sees it", () =>
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();
     const other = await context.newPage();
-    await page.goto(app.url, { waitUntil: "networkidle" });
-    await other.goto(app.url, { waitUntil: "networkidle" });
+    await goTo(page, app.url);
+    await goTo(other, app.url);
     await page.getByRole("gridcell", { name: "Sun shirt, Saltpan again: used" }).click();
     await page.keyboard.press("ArrowLeft");
     const focused = () => page.evaluate(() => document.activeElement?.getAttribute("aria-label"));

@@ -1,6 +1,6 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { expectAccessible, exported, openPage, PHONE, windowOf, withApp, type Lent } from "./app";
+import { expectAccessible, exported, goTo, type Lent, openPage, PHONE, windowOf, withApp } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
@@ -40,7 +40,7 @@ test("on the way, with the network cut: a line is understood as it is typed, kep
   withApp("demo", async (app) => {
     const context = await browser.newContext(windowOf(PHONE));
     const page = await context.newPage();
-    await page.goto(`${app.url}/trail`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/trail`);
     const field = page.getByLabel("What happened");
     const keep = page.getByRole("button", { name: "Keep it" });
     await field.fill("torch died, km 41");
@@ -208,7 +208,7 @@ test("a phone that keeps nothing says so, and what was typed stays; a line twice
         throw new DOMException("no room", "QuotaExceededError");
       };
     });
-    await page.goto(`${app.url}/trail`, { waitUntil: "networkidle" });
+    await goTo(page, `${app.url}/trail`);
     await page.getByText("This browser keeps nothing for this page").waitFor();
     await page.getByLabel("What happened").fill("poncho sent home");
     await page.getByRole("button", { name: "Keep it" }).tap();
