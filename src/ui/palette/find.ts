@@ -29,29 +29,57 @@ const LEAST = 0.35;
 const best = (word: string, among: readonly string[]) =>
   Math.max(0, ...among.map((each) => meets(word, each)));
 
-/**
- * How well a goal is found by a question in plain words, 0 to 1: "what's left in my gas" finds what is called so,
- * and what
- * has both words beside its name.
- */
-function findScore(query: string, { name, words, of }: Goal): number {
-  const asked = wordsOf(query).filter((word, _, all) => all.length === 1 || !SMALL.has(word));
-  if (asked.length === 0) return 0;
-  const [called, beside] = [wordsOf(name), wordsOf(words)];
-  const meetsAny = (among: readonly string[]) => asked.some((word) => best(word, among) > 0);
-  if (of !== undefined && !(meetsAny(wordsOf(of)) && meetsAny(beside))) return 0;
-  const met = asked.map((word) => Math.max(best(word, called), BESIDE * best(word, beside)));
-  const score = met.reduce((sum, each) => sum + each, 0) / asked.length;
-  if (score < LEAST) return 0;
-  // Of two that meet it alike, the one that is called nothing else.
-  return score - Math.min(called.length, 9) / 1000;
+/** The words of a goal's name and those beside it, taken apart once. */
+interface Read {
+  readonly called: readonly string[];
+  readonly beside: readonly string[];
 }
+const READ = new WeakMap<Goal, Read>();
+
+function read(goal: Goal): Read {
+  const known = READ.get(goal);
+  if (known) return known;
+  const apart = { called: wordsOf(goal.name), beside: wordsOf(goal.words) };
+  READ.set(goal, apart);
+  return apart;
+}
+
+/** How well what is asked meets some words, 0 to 1, each word by `meeting`. */
+const meanOf = (asked: readonly string[], meeting: (word: string) => number) =>
+  asked.reduce((sum, word) => sum + meeting(word), 0) / asked.length;
+
+/**
+ * How well a goal is found by what is asked, 0 to 1: "what's left in my gas" finds what is called so, and what has
+ * both words beside its name.
+ */
+function findScore(asked: readonly string[], goal: Goal): number {
+  const { called, beside } = read(goal);
+  const score = meanOf(asked, (word) => Math.max(best(word, called), BESIDE * best(word, beside)));
+  // Of two that meet it alike, the one that is called nothing else.
+  return score < LEAST ? 0 : score - Math.min(called.length, 9) / 1000;
+}
+
+/** Goals whose deeds are looked through, those that are called most like what is asked. */
+const DONE_TO = 20;
+
+/** What is done to what is named: nobody means it who does not name it, nor by its name alone. */
+const deedsNamed = (asked: readonly string[], goals: readonly Goal[]): readonly Goal[] =>
+  goals
+    .filter(({ deeds }) => deeds)
+    .map((goal) => ({ goal, named: meanOf(asked, (word) => best(word, read(goal).called)) }))
+    .filter(({ named }) => named > 0)
+    .toSorted((a, b) => b.named - a.named)
+    .slice(0, DONE_TO)
+    .flatMap(({ goal }) => goal.deeds?.() ?? [])
+    .filter((deed) => asked.some((word) => best(word, read(deed).beside) > 0));
 
 /** The goals that a question finds, the best first and so many at most; without a question, the pages. */
 export function findGoals(query: string, goals: readonly Goal[], most: number): readonly Goal[] {
   if (query.trim() === "") return goals.filter(({ sort }) => sort === "page");
-  return goals
-    .map((goal) => ({ goal, score: findScore(query, goal) }))
+  const asked = wordsOf(query).filter((word, _, all) => all.length === 1 || !SMALL.has(word));
+  if (asked.length === 0) return [];
+  return [...goals, ...deedsNamed(asked, goals)]
+    .map((goal) => ({ goal, score: findScore(asked, goal) }))
     .filter(({ score }) => score > 0)
     .toSorted((a, b) => b.score - a.score)
     .slice(0, most)

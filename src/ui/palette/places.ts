@@ -7,8 +7,8 @@ export interface Goal {
   readonly sort: "page" | "thing" | "trip" | "do";
   readonly href: string;
   readonly words: string;
-  /** The thing or trip that it is done to: nobody means it who names it not, nor by its name alone. */
-  readonly of?: string;
+  /** What is done to it. */
+  readonly deeds?: () => readonly Goal[];
 }
 
 type Unsorted = Omit<Goal, "sort">;
@@ -113,6 +113,8 @@ const PAGES: readonly Goal[] = [
   ...BENEATH,
 ].map((page) => ({ ...page, sort: "page" as const }));
 
+const doing = (deed: Unsorted): Goal => ({ ...deed, sort: "do" });
+
 /** What is done on no one thing. What an address of `/api` answers is a file. */
 const DEEDS: readonly Unsorted[] = [
   { name: "Print the list", href: "/next#print", words: "packing list paper printed" },
@@ -138,44 +140,39 @@ const ofAThing = ({ id, name }: Named): readonly Unsorted[] => [
     name: `Log work on ${name}`,
     href: `${itemPath(id)}#between-trips`,
     words: "log work repair repaired mend mended wash washed service serviced done mark",
-    of: name,
   },
   {
     name: `Change ${name}`,
     href: `${itemPath(id)}/edit`,
     words: "change edit correct rename weight price",
-    of: name,
   },
   {
     name: `Your days without ${name}`,
     href: replayPath({ without: [id] }),
     words: "your days without replay leave it what if at home missed",
-    of: name,
   },
 ];
 
 const ofATrip = ({ id, name }: Named): readonly Unsorted[] => [
-  { name: `Unpack ${name}`, href: unpackPath(id), words: "unpack debrief mark marks back home", of: name },
+  { name: `Unpack ${name}`, href: unpackPath(id), words: "unpack debrief mark marks back home" },
   {
     name: `Change ${name}`,
     href: `${tripPath(id)}/edit`,
     words: "change edit correct legs dates weather",
-    of: name,
   },
 ];
 
 /** All that the palette goes to, the pages first: of two that are found alike, the one before. */
 export const goalsOf = (items: readonly Named[], trips: readonly Named[]): readonly Goal[] => [
   ...PAGES,
-  ...items.map(({ id, name, words }) => ({
-    name,
-    sort: "thing" as const,
-    words: `${words} ${OF_A_THING}`,
-    href: itemPath(id),
-  })),
-  ...trips.map(({ id, name, words }) => ({ name, sort: "trip" as const, words, href: tripPath(id) })),
-  ...[...DEEDS, ...items.flatMap(ofAThing), ...trips.flatMap(ofATrip)].map((deed) => ({
-    ...deed,
-    sort: "do" as const,
-  })),
+  ...items.map((item): Goal => {
+    const { id, name, words } = item;
+    const deeds = () => ofAThing(item).map(doing);
+    return { name, sort: "thing", words: `${words} ${OF_A_THING}`, href: itemPath(id), deeds };
+  }),
+  ...trips.map((trip): Goal => {
+    const { id, name, words } = trip;
+    return { name, sort: "trip", words, href: tripPath(id), deeds: () => ofATrip(trip).map(doing) };
+  }),
+  ...DEEDS.map(doing),
 ];
