@@ -171,23 +171,23 @@ test("the demo opens on a trip that waits, and its next has something in every c
       column(name)
         .getByRole("listitem")
         .filter({ has: page.getByRole("link", { name: thing, exact: true }) });
-    const dragTo = async (thing: Locator, x: number, y: number) => {
+    const dragTo = async (thing: Locator, x: number, y: number, told: RegExp) => {
       const from = (await thing.boundingBox())!;
       await page.mouse.move(from.x + 4, from.y + 10);
       await page.mouse.down();
       await page.mouse.move(from.x + 30, from.y + 30, { steps: 4 });
       await page.mouse.move(x, y, { steps: 8 });
-      // What lies beneath is told in a frame's time.
-      await page.evaluate(() => new Promise((next) => requestAnimationFrame(() => setTimeout(next, 100))));
+      // What lies beneath is told, as it is to who can't see it, before the hand lets go.
+      await page.getByText(told).waitFor({ state: "attached" });
       await page.mouse.up();
     };
     const leave = (await column("Leave").boundingBox())!;
-    await dragTo(row("Take", "Umbrella"), leave.x + 80, leave.y + 60);
+    await dragTo(row("Take", "Umbrella"), leave.x + 80, leave.y + 60, /over droppable area leave/);
     await row("Leave", "Umbrella").getByText("Your word.").waitFor();
-    await dragTo(row("Leave", "Umbrella"), 640, 20);
+    await dragTo(row("Leave", "Umbrella"), 640, 20, /no longer over a droppable area/);
     expect(await row("Leave", "Umbrella").count()).toBe(1);
     const take = (await column("Take").boundingBox())!;
-    await dragTo(row("Leave", "Umbrella"), take.x + 80, take.y + 60);
+    await dragTo(row("Leave", "Umbrella"), take.x + 80, take.y + 60, /over droppable area take/);
     await row("Take", "Umbrella").waitFor();
     await page.setViewportSize({ width: 1280, height: 800 });
 
