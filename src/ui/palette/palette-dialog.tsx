@@ -1,7 +1,7 @@
 "use client";
 
 import { Command } from "cmdk";
-import { useDeferredValue, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { useRouter } from "next/navigation";
 import { findGoals } from "./find";
 import { goalsOf, type Named } from "./places";
@@ -21,9 +21,7 @@ export function PaletteDialog({ items, trips, open, onOpen }: PaletteProps) {
   const router = useRouter();
   const [query, setQuery] = useState("");
   const goals = useMemo(() => (open ? goalsOf(items, trips) : []), [open, items, trips]);
-  // A large shelf is gone through behind the keys.
-  const asked = useDeferredValue(query);
-  const found = useMemo(() => findGoals(asked, goals, SHOWN), [asked, goals]);
+  const found = useMemo(() => findGoals(query, goals, SHOWN), [query, goals]);
   const show = (isOpen: boolean) => {
     setQuery("");
     onOpen(isOpen);
