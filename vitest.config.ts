@@ -45,7 +45,7 @@ export default defineConfig({
           name: "unit",
           include: [
             "src/{core,formats,standins,ui}/**/*.test.{ts,tsx}",
-            "src/app/(notebook)/**/*.test.ts",
+            "src/app/*/**/*.test.ts",
             "measure/**/*.test.ts",
           ],
           testTimeout: 120_000,

@@ -203,7 +203,7 @@ test("scripts run only with the page's own nonce", async () => {
 /** What a page may weigh when it is first opened, in KB (gzip): the framework is 133 of it, a form or a chart the rest. */
 const HEAVIEST = 195;
 /** Schemas, charts and the engine's numbers stay on the server or come when they are wanted. */
-const STAYS_AWAY = /ZodError|chart\.js|"The median life/;
+const STAYS_AWAY = /ZodError|beforeDatasetDraw|"The median life/;
 
 test("a page's first load is what it draws: no schema, no chart, no number of the trade's, and no more than 195 KB", async () => {
   const loads = firstLoads();

@@ -49,8 +49,7 @@ const STEPS = [
 
 /**
  * A rule of thumb as one says it, whatever unit it was made in: 450 miles are 720 km. What is whole stays: it was
- * made so,
- * or its owner's word.
+ * made so, or is its owner's word.
  */
 export function inRoundNumbers(value: number): number {
   if (Math.abs(value - Math.round(value)) < 0.01) return Math.round(value);

@@ -224,7 +224,6 @@ const VOLUME_UNITS: Readonly<Record<string, number>> = {
   qt: LITRES_PER_QUART,
   gal: LITRES_PER_QUART * 4,
   "cu in": LITRES_PER_CUBIC_INCH,
-  in3: LITRES_PER_CUBIC_INCH,
 };
 
 /** An amount in the unit that sums are made in: grams, litres, watt-hours, or pieces. */
@@ -251,7 +250,11 @@ export function inBaseUnit(value: number, unit: string): BaseAmount {
  * @param bare the unit of a number without one
  */
 export function parseVolume(text: string, bare: "L" | "qt" | "cu in"): Parsed<number> {
-  const read = parseAmount(text);
+  const plain = parseNumber(text);
+  const isPlain = plain !== null && !Number.isNaN(plain);
+  const read: ReturnType<typeof parseAmount> = isPlain
+    ? { ok: true, value: { value: plain, unit: bare } }
+    : parseAmount(text);
   if (!read.ok) return read;
   const { value, unit } = inBaseUnit(read.value.value, read.value.unit || bare);
   return unit === "L"

@@ -56,6 +56,7 @@ describe("the form of a thing", () => {
     // 1 in³ is 0.016 387 064 L, a US quart 0.946 352 946 L (NIST SP 811).
     expect(room("500", IMPERIAL)).toBe(8.194);
     expect(room("8.5 L", IMPERIAL)).toBe(8.5);
+    expect(room("1 200", IMPERIAL)).toBe(19.664);
     const holds = (text: string, units: Units) => saved(bed, units, { litres: text }).ratings.litres;
     expect(holds("2", IMPERIAL)).toBe(1.893);
     expect(holds("20 fl oz", METRIC)).toBe(0.591);
