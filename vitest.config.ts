@@ -33,11 +33,18 @@ class LongestFirst extends BaseSequencer {
   }
 }
 
+/** For what hangs, and not for what is slow: a busy machine takes several times as long as a quiet one, in ms. */
+const PATIENCE = 300_000;
+
+/** Tests that stand modules on their head, or hold a database: each of their files has a process of its own. */
+const APART = ["src/{app,data,server}/*.test.ts", "src/ui/marks/*.test.ts"];
+
 export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "src") } },
   test: {
     sequence: { sequencer: LongestFirst },
     maxWorkers: 2,
+    unstubGlobals: true,
     projects: [
       {
         extends: true,
@@ -48,7 +55,8 @@ export default defineConfig({
             "src/app/*/**/*.test.ts",
             "measure/**/*.test.ts",
           ],
-          testTimeout: 120_000,
+          exclude: APART,
+          testTimeout: PATIENCE,
           // Nothing here holds anything: what one file has loaded, the next one uses.
           isolate: false,
         },
@@ -56,9 +64,10 @@ export default defineConfig({
       {
         extends: true,
         test: {
-          name: "data",
-          include: ["src/{app,data,server}/*.test.ts"],
-          testTimeout: 120_000,
+          name: "apart",
+          include: APART,
+          testTimeout: PATIENCE,
+          hookTimeout: PATIENCE,
           globalSetup: ["tests/bundled.ts"],
         },
       },
@@ -67,8 +76,8 @@ export default defineConfig({
         test: {
           name: "whole",
           include: ["tests/**/*.test.ts"],
-          testTimeout: 300_000,
-          hookTimeout: 240_000,
+          testTimeout: PATIENCE,
+          hookTimeout: PATIENCE,
           expect: { poll: { timeout: 60_000 } },
           globalSetup: ["tests/prepare.ts"],
         },

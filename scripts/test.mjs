@@ -1,6 +1,6 @@
 // `npm test`: on a fresh clone, everything: packages, checks, unit tests, build, browser and process tests.
 import { spawnSync } from "node:child_process";
-import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
+import { closeSync, existsSync, mkdtempSync, openSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { aptGet } from "./apt-get.mjs";
@@ -50,7 +50,7 @@ async function ensurePrograms() {
   if (lacking().some(({ isOptional }) => !isOptional)) process.exit(1);
 }
 
-/** Runs one set of tests; how many passed and failed. */
+/** Runs one set of tests; how many passed and failed, and which files they were in. */
 async function tests(projects, folder, into) {
   const report = path.join(folder, `${projects.join("-")}.json`);
   const vitest = path.join(ROOT, "node_modules", "vitest", "vitest.mjs");
@@ -68,10 +68,35 @@ async function tests(projects, folder, into) {
       { into },
     ),
   );
-  if (!existsSync(report)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, "utf8"));
-  return { passed: numPassedTests, failed: numFailedTests || (clean ? 0 : 1) };
+  if (!existsSync(report))
+    return { passed: 0, failed: 1, files: [], why: [`${projects.join(", ")}: no report`] };
+  const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, "utf8"));
+  return {
+    passed: numPassedTests,
+    failed: numFailedTests || (clean ? 0 : 1),
+    files: testResults.map(({ name }) => path.relative(ROOT, name)),
+    why: testResults.flatMap(whyFailed),
+  };
 }
+
+/** What failed in a file of tests, each with the first lines of why. */
+const whyFailed = ({ name, message, assertionResults }) => {
+  const file = path.relative(ROOT, name);
+  const inFile = assertionResults
+    .filter(({ status }) => status === "failed")
+    .map(
+      ({ fullName, failureMessages }) => `${file} > ${fullName}\n${failureMessages.join("\n").slice(0, 600)}`,
+    );
+  return inFile.length || !message ? inFile : [`${file}\n${message.slice(0, 600)}`];
+};
+
+/** Test files that no project took up. */
+const leftOut = (ran) => {
+  const all = ["src", "tests", "measure"].flatMap((folder) =>
+    readdirSync(path.join(ROOT, folder), { recursive: true }).map((file) => path.join(folder, file)),
+  );
+  return all.filter((file) => /\.test\.tsx?$/.test(file) && !ran.has(file));
+};
 
 const succeeds = (work) =>
   work.then(
@@ -81,7 +106,12 @@ const succeeds = (work) =>
       return false;
     },
   );
-const counted = (passed) => ({ passed: Number(passed), failed: Number(!passed) });
+const counted = (passed, what) => ({
+  passed: Number(passed),
+  failed: Number(!passed),
+  files: [],
+  why: passed ? [] : [what],
+});
 
 /** The checks and the unit tests, which need no build. What they say is kept together until they end. */
 async function withoutBuild(folder) {
@@ -89,8 +119,9 @@ async function withoutBuild(folder) {
   const into = openSync(said, "w");
   const checks = counted(
     await succeeds(run(process.execPath, [path.join(ROOT, "scripts", "check.mjs")], { into })),
+    "the checks",
   );
-  const unit = await tests(["unit", "data"], folder, into);
+  const unit = await tests(["unit", "apart"], folder, into);
   closeSync(into);
   process.stdout.write(readFileSync(said));
   return [checks, unit];
@@ -98,7 +129,9 @@ async function withoutBuild(folder) {
 
 /** The build, and the tests that use it. */
 const withBuild = async (folder) =>
-  (await succeeds(ensureBuild())) ? [counted(true), await tests(["whole"], folder)] : [counted(false)];
+  (await succeeds(ensureBuild()))
+    ? [counted(true), await tests(["whole"], folder)]
+    : [counted(false, "the build")];
 
 checkNode();
 await Promise.all([ensurePackages(), ensurePrograms()]);
@@ -106,6 +139,10 @@ const folder = mkdtempSync(path.join(tmpdir(), "nettle-reports-"));
 // Side by side: the browser tests wait much, and leave a core for the rest.
 const ended = (await Promise.all([withoutBuild(folder), withBuild(folder)])).flat();
 rmSync(folder, { recursive: true, force: true });
+const missed = leftOut(new Set(ended.flatMap(({ files }) => files)));
+ended.push(counted(missed.length === 0, `no project of vitest.config.ts takes up ${missed.join(", ")}`));
+// Last, so that whoever sees no more than the end of what was said knows what to mend.
+for (const why of ended.flatMap(({ why }) => why)) console.error(`FAILED ${why}\n`);
 const sum = (what) => ended.reduce((all, one) => all + one[what], 0);
 console.log(`${sum("passed")} passed, ${sum("failed")} failed`);
 process.exit(sum("failed") ? 1 : 0);

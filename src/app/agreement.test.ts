@@ -142,6 +142,9 @@ const START = [
   ["api/lines#POST", [0, 0, 1, 0, 0]],
 ] as const;
 
+/** Steps from one comparison with all of it reckoned anew to the next. */
+const STRIDE = 6;
+
 test("after any actions, in any order, what is exported is read again as it is", async () => {
   // What only reads changes nothing of the log, and is tried below.
   const writing = [...ways.keys()].filter((name) => !name.endsWith("#GET"));
@@ -150,10 +153,13 @@ test("after any actions, in any order, what is exported is read again as it is",
       fc.array(fc.tuple(fc.constantFrom(...writing), dice), { minLength: 5, maxLength: 40 }),
       async (steps) => {
         await startAnew();
-        for (const [name, thrown] of [...START, ...steps] as const) {
+        const way = [...START, ...steps] as const;
+        for (const [n, [name, thrown]] of way.entries()) {
           await along(name, thrown);
-          await expectRestored(name);
+          // Followed at every step, and reckoned anew at some: where one is wrong, the shortest way to it is told.
           const reading = await readLatest();
+          if ((n + 1) % STRIDE !== 0 && n + 1 < way.length) continue;
+          await expectRestored(name);
           const log = await readLog(db);
           expect(reading.log, name).toEqual(log);
           const anew = kitOf(openBook(log, today())).things;
@@ -161,7 +167,7 @@ test("after any actions, in any order, what is exported is read again as it is",
         }
       },
     ),
-    { numRuns: 20, seed: 1 },
+    { numRuns: 12, seed: 1 },
   );
 });
 
@@ -346,7 +352,7 @@ test("whatever any field of any action or route is sent, it answers in a sentenc
       const isAddress = name.startsWith("api/") && (place[1] === "at" || place[1] === "params");
       if (name.startsWith("api/") && (place.length === 1 || (place[1] === "params" && place.length === 2)))
         continue;
-      for (const hostile of HOSTILE.filter(() => random() < 0.4)) {
+      for (const hostile of HOSTILE.filter(() => random() < 0.25)) {
         const sent = isAddress
           ? encodeURIComponent(String(hostile).replace(/[\ud800-\udfff]/g, ""))
           : hostile;
@@ -374,14 +380,14 @@ test("whatever any field of any action or route is sent, it answers in a sentenc
 
 test("no more things than a file may hold: more are refused as they come, in a sentence", async () => {
   await startAnew();
-  const peg = { name: "Peg", kind: "stakes" };
-  const pegs = (n: number) => Array.from({ length: n }, () => peg);
+  const pegs = (n: number) =>
+    Array.from({ length: n }, (_, at) => ({ name: `Peg ${at % 99}`, kind: "stakes" }));
   expect(await importItems(pegs(20_000), null)).toEqual({
     ok: false,
     fields: { "": "A log holds 5000 things at most, and this one has room for 5000 more." },
   });
   expect((await readLog(db)).items).toEqual([]);
-  // As many as there is room for, all of one name: each has an id of its own.
+  // As many as there is room for, many of one name: each has an id of its own.
   expect(await importItems(pegs(4990), null)).toMatchObject({ ok: true });
   const file = {
     format: "nettle-tally",

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useTransition } from "react";
 import { tell, tellWrong } from "@/ui/notice/notice";
 import { whatIsWrong, type Answer } from "./form/answer";
-import { tellOtherTabs } from "./follow/other-tabs";
+import { tellOtherTabs } from "./follow/channel";
 import { sayWithUndo, UNREACHED } from "./notice/undo";
 
 /** What is said of a thing done, and how it is taken back. */

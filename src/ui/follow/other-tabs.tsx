@@ -1,14 +1,8 @@
 "use client";
 
 import { useEffect } from "react";
+import { theChannel } from "./channel";
 import { useRefresh } from "./use-refresh";
-
-/** One a page: a channel does not hear itself, but would hear another of the same page. */
-let channel: BroadcastChannel | undefined;
-const theChannel = () => (channel ??= new BroadcastChannel("nettle-tally"));
-
-/** Tells the other open tabs that something was saved. */
-export const tellOtherTabs = () => theChannel().postMessage("saved");
 
 /** Wait for more from the other tab before asking the server, in ms. */
 const QUIET_MS = 300;

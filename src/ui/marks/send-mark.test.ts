@@ -2,7 +2,7 @@ import { beforeEach, expect, test, vi } from "vitest";
 import type { ItemId, TripId } from "@/core/model";
 import type { SentMark } from "./send-mark";
 
-vi.mock("./other-tabs", () => ({ tellOtherTabs: () => undefined }));
+vi.mock(import("../follow/channel"), () => ({ tellOtherTabs: () => undefined }));
 
 /** What the server is asked, in order, and what it answers; each answer is waited for. */
 interface Asked {

@@ -1,6 +1,6 @@
 import type { z } from "zod";
 import type { Carry, ItemId, Mark, TripId, Use } from "@/core/model";
-import { tellOtherTabs } from "../follow/other-tabs";
+import { tellOtherTabs } from "../follow/channel";
 
 /**
  * What is said of a thing on a trip: its whole mark, as in a file; its use alone, which leaves what else was

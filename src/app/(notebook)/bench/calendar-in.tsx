@@ -5,7 +5,7 @@ import { useId, useState, useTransition } from "react";
 import { tell } from "@/ui/notice/notice";
 import { count, sayDay } from "@/core/units/speak";
 import { refuse, whatIsWrong } from "@/ui/form/answer";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { previewCalendar, takeCalendar } from "./actions";
 
 type Preview = Extract<Awaited<ReturnType<typeof previewCalendar>>, { ok: true }>["value"];

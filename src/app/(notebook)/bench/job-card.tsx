@@ -11,7 +11,7 @@ import type { Steps as JobSteps } from "@/core/trade/steps";
 import { parseNumber } from "@/core/units/quantity";
 import { refuse } from "@/ui/form/answer";
 import { Field } from "@/ui/form/field";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { sayWithUndo } from "@/ui/notice/undo";
 import { itemPath } from "@/ui/paths";
 import { VerbWord } from "@/ui/verb-word";

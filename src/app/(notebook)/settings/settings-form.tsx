@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { lazy, Suspense, useOptimistic, useState, useTransition } from "react";
 import type { OwnLives } from "@/core/compare/own-lives";
 import type { SchoolName, Settings } from "@/core/model";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { keepSettings } from "./actions";
 import { Schools } from "./schools";
 import { UnitsAndLook } from "./units-and-look";

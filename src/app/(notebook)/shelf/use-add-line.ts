@@ -3,7 +3,7 @@ import { useState, useTransition } from "react";
 import { sayWithUndo } from "@/ui/notice/undo";
 import type { ItemId } from "@/core/model";
 import type { OlderIs } from "@/core/shelf/how-come";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { addLine, takeLineBack } from "./actions";
 
 /** The thing that a new one takes over from, and what has become of it. */

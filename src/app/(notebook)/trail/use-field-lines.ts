@@ -1,7 +1,7 @@
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { TripId } from "@/core/model";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { keepPage } from "./use-offline";
 import { forgetLines, keepLine, keptLines, sendLines, type KeptLine } from "./field-store";
 

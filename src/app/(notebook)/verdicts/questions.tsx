@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState, useTransition } from "react";
 import { isTyping } from "@/ui/is-typing";
 import { tellWrong } from "@/ui/notice/notice";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { answerQuestion, waveQuestion } from "./actions";
 
 interface ToldQuestion {

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { PageForm } from "@/ui/form/page-form";
 import { keepKit } from "./actions";

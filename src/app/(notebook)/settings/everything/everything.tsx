@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { tell } from "@/ui/notice/notice";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { Holds } from "./holds";
 import { Problems, Underway } from "./underway";
 import { useImport, type Look } from "./use-import";

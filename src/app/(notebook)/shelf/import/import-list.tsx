@@ -6,7 +6,7 @@ import { tell } from "@/ui/notice/notice";
 import { count } from "@/core/units/speak";
 import { whatIsWrong } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { useLoaded } from "@/ui/use-loaded";
 import { importItems } from "../actions";
 import type { ReadList, Shelf } from "./list-read";

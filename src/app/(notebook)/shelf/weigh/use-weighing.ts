@@ -1,6 +1,6 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { sayWithUndo } from "@/ui/notice/undo";
 import { restoreItems, saveWeighing } from "../actions";
 import { beginWeighing, goTo, unweighed, weighed, type Thing } from "./weighing";

@@ -5,7 +5,7 @@ import { parsePrice } from "@/core/units/price";
 import { withUnit } from "@/core/units/quantity";
 import type { Units } from "@/core/units/speak";
 import { Field, SelectField } from "@/ui/form/field";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { useLoaded } from "@/ui/use-loaded";

@@ -9,7 +9,7 @@ import { TextField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { forgetDraft, useDraft } from "@/ui/form/use-draft";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { tripPath, unpackPath } from "@/ui/paths";
 import { PageForm } from "@/ui/form/page-form";
 import { saveTrip } from "../actions";

@@ -6,7 +6,7 @@ import { sayHeard } from "@/core/say/walk/heard";
 import { count, type Units } from "@/core/units/speak";
 import { whatIsWrong, type Answer } from "@/ui/form/answer";
 import { Field } from "@/ui/form/field";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/follow/use-refresh";
 import { PageForm } from "@/ui/form/page-form";

@@ -2,7 +2,7 @@ import { useState, useTransition, type RefObject } from "react";
 import { tellWrong } from "@/ui/notice/notice";
 import type { Ruling } from "@/core/model";
 import { refuse, whatIsWrong, type Answer } from "@/ui/form/answer";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/follow/use-refresh";
 import { done, rule, undone, unrule } from "../actions";

@@ -9,7 +9,7 @@ import { byFormField } from "@/ui/form/answer";
 import { TextField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { itemPath } from "@/ui/paths";
 import { PageForm } from "@/ui/form/page-form";
 import { JudgedFields } from "./judged-fields";

@@ -7,7 +7,7 @@ import type { Units } from "@/core/units/speak";
 import { Field, TextField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { PageForm } from "@/ui/form/page-form";
 import { saveKit } from "../actions";
 

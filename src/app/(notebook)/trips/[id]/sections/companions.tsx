@@ -7,7 +7,7 @@ import { listWords, sayMass, type Units } from "@/core/units/speak";
 import { refuse } from "@/ui/form/answer";
 import { Field, SelectField } from "@/ui/form/field";
 import { PageForm } from "@/ui/form/page-form";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { setShared } from "../../actions";
 
 /** Which part of a shared thing was the owner's, as people say it. */

@@ -7,7 +7,7 @@ import type { ItemId, TripId } from "@/core/model";
 import type { Stretch } from "@/core/ledger/stretches";
 import type { Units } from "@/core/units/speak";
 import { SelectField } from "@/ui/form/field";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { setStretches } from "../../actions";
 import { isAllTheWay, sayStretches, wayOf, type LegSpan, type WayRow } from "./stretch-moves";
 import { Row } from "./way-row";

@@ -6,7 +6,7 @@ import type { BagWeighing, TripId } from "@/core/model";
 import { withUnit } from "@/core/units/quantity";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { PageForm } from "@/ui/form/page-form";
 import { setScale } from "../../actions";

@@ -7,7 +7,7 @@ import type { Units } from "@/core/units/speak";
 import { saveLookBack } from "@/app/(notebook)/trips/actions";
 import { whatIsWrong } from "@/ui/form/answer";
 import { UNREACHED } from "@/ui/notice/undo";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { useRefresh } from "@/ui/follow/use-refresh";
 import { CameHome } from "./came-home";
 import { FeltNights } from "./felt-nights";

@@ -5,7 +5,7 @@ import type { ItemId, TripId } from "@/core/model";
 import { HOW_COME, type HowCome } from "@/core/shelf/how-come";
 import { Field, SelectField } from "@/ui/form/field";
 import { FormEnd } from "@/ui/form/form-end";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { useAnsweredForm } from "@/ui/form/use-answered-form";
 import { useRefresh } from "@/ui/follow/use-refresh";
 import { PageForm } from "@/ui/form/page-form";

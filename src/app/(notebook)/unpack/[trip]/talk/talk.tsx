@@ -9,7 +9,7 @@ import { STOWS } from "@/core/model/lists";
 import { sayHeard } from "@/core/say/walk/heard";
 import { count, type Units } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
-import { tellOtherTabs } from "@/ui/follow/other-tabs";
+import { tellOtherTabs } from "@/ui/follow/channel";
 import { sayWithUndo, UNREACHED } from "@/ui/notice/undo";
 import { useRefresh } from "@/ui/follow/use-refresh";
 import { takeTalk, takeTalkBack } from "../told/actions";
