@@ -3,7 +3,7 @@ import { z } from "zod";
 import { logProblems, type Problem } from "@/core/ledger/check/check";
 import { store } from "@/data/connection";
 import type { Db } from "@/data/db";
-import { isRefused } from "@/data/refused";
+import { codeOf, isRefused, NOT_THERE } from "@/data/refused";
 import { weighLog } from "@/data/records/weight";
 import { byField, refuse, type Answer, type No } from "@/ui/form/answer";
 import { logIn } from "./reading";
@@ -32,8 +32,7 @@ export async function acting<T>(work: (tx: Db) => Promise<Answer<T>>): Promise<A
     if (error instanceof NotDone) return error.answer;
     if (isRefused(error)) return refuse({ [error.field]: error.message });
     if (error instanceof z.core.$ZodError) return refuse(byField(error));
-    // 23503: what is named in it is not there, or was taken off meanwhile.
-    if ((error as { code?: unknown }).code === "23503")
+    if (codeOf(error) === NOT_THERE)
       return refuse({ "": "Something named here is no longer there. Reload the page." });
     if (!(error instanceof Unsound)) throw error;
     const before = new Set(logProblems(await logIn(await store())).map(said));

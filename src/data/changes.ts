@@ -1,5 +1,6 @@
 import { ItemId } from "@/core/model";
 import type { Db } from "./db";
+import { nth } from "@/core/sums/there";
 
 /**
  * How often each part of the log has changed: a table of it, or what was carried of one thing. Counted by the
@@ -11,7 +12,7 @@ export async function readChanges(db: Db): Promise<Changes> {
   const { rows } = await db.query(
     "select coalesce(json_object_agg(part, times), '{}')::text as told from changed",
   );
-  return new Map(Object.entries(JSON.parse(String(rows[0]!.told)) as Record<string, number>));
+  return new Map(Object.entries(JSON.parse(String(nth(rows, 0).told)) as Record<string, number>));
 }
 
 /** How far the log has come: any change makes it another. */

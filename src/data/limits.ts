@@ -1,5 +1,6 @@
 import { MOST } from "@/core/model";
 import type { Db } from "./db";
+import { nth } from "@/core/sums/there";
 
 const NAMES: Readonly<Record<keyof typeof MOST, readonly [table: string, things: string]>> = {
   items: ["item", "things"],
@@ -14,7 +15,7 @@ const NAMES: Readonly<Record<keyof typeof MOST, readonly [table: string, things:
 export async function fullOf(db: Db, sort: keyof typeof MOST, more = 1): Promise<string | null> {
   const [table, things] = NAMES[sort];
   const { rows } = await db.query(`select count(*)::int as n from ${table}`);
-  const room = MOST[sort] - Number(rows[0]!.n);
+  const room = MOST[sort] - Number(nth(rows, 0).n);
   return more <= room
     ? null
     : `A log holds ${MOST[sort]} ${things} at most, and this one has room for ${room} more.`;

@@ -2,6 +2,7 @@ import { access, readFile, utimes, writeFile } from "node:fs/promises";
 import { hostname } from "node:os";
 import path from "node:path";
 import lockfile from "proper-lockfile";
+import { codeOf } from "./refused";
 
 /** Two processes on one PGlite folder lose each other's rows without a word, so the second is turned away. */
 class FolderInUse extends Error {
@@ -106,6 +107,6 @@ function isAlive(pid: number): boolean {
     process.kill(pid, 0);
     return true;
   } catch (error) {
-    return (error as NodeJS.ErrnoException).code === "EPERM";
+    return codeOf(error) === "EPERM";
   }
 }

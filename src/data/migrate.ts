@@ -1,6 +1,7 @@
 import { readdir, readFile } from "node:fs/promises";
 import path from "node:path";
 import type { Store } from "./db";
+import { nth } from "@/core/sums/there";
 
 /** Next bundles this module, so the files are found from the project's own folder. */
 const MIGRATIONS = path.join(process.cwd(), "src", "data", "migrations");
@@ -26,7 +27,7 @@ class NewerDatabase extends Error {
 export async function migrate(store: Store): Promise<void> {
   const isDone = async () => {
     const { rows } = await store.query("select coalesce(max(n), 0)::int as n from migration");
-    return Number(rows[0]!.n);
+    return Number(nth(rows, 0).n);
   };
   // Two processes may start on one new server at once: what the other did first is done.
   await store

@@ -13,6 +13,13 @@ export class Refused extends Error {
   }
 }
 
+/** PostgreSQL's word for what went wrong, or the system's; undefined where it is neither's. */
+export const codeOf = (error: unknown): string | undefined =>
+  error instanceof Error && "code" in error ? String(error.code) : undefined;
+
+/** PostgreSQL: what is named is not there, or was taken off meanwhile. */
+export const NOT_THERE = "23503";
+
 /** Told by its name: the server's start and its pages are bundled apart, each with a class of its own. */
 export const isRefused = (error: unknown): error is Refused =>
   error instanceof Error && error.name === "Refused";

@@ -6,7 +6,7 @@ import { FolderDamaged, isDamage } from "./records/damage";
 import type { Db, Store } from "./db";
 import { lockFolder } from "./lock";
 import { migrate } from "./migrate";
-import { Refused } from "./refused";
+import { codeOf, Refused } from "./refused";
 
 /**
  * Opens the owner's data and brings it up to date: a PostgreSQL server where `url` is given, else PGlite in
@@ -83,7 +83,7 @@ async function openRoomy(folder: string, snapshot?: string): Promise<Store> {
     try {
       return await work(store);
     } catch (error) {
-      if (!RAN_OUT.includes((error as { code?: unknown }).code)) throw error;
+      if (!RAN_OUT.includes(codeOf(error))) throw error;
       open = null;
       throw new Refused(FULL, { wantsRoom: true });
     }
@@ -180,7 +180,7 @@ async function openServer(url: string): Promise<Store> {
         try {
           return await once(work);
         } catch (error) {
-          if (tried === MOST_TRIES || !CLASHED.includes((error as { code?: unknown }).code)) throw error;
+          if (tried === MOST_TRIES || !CLASHED.includes(codeOf(error))) throw error;
           await new Promise((resolve) => setTimeout(resolve, WAIT_MS * 2 ** tried * Math.random()));
         }
       }

@@ -4,6 +4,7 @@ import { cutTo } from "@/core/model/slug";
 import { withoutStrays } from "@/core/units/strays";
 import type { ReadTrack } from "@/core/track/join";
 import type { TrackPoint } from "@/core/track/sums";
+import { nth } from "@/core/sums/there";
 
 export type ReadGpx =
   | { readonly ok: true; readonly name: string; readonly tracks: readonly ReadTrack[] }
@@ -61,7 +62,7 @@ export function readGpx(text: string, file = "the file"): ReadGpx {
     };
   return {
     ok: true,
-    name: word((root.metadata as Node | undefined)?.name) || word(root.name) || walked[0]!.name,
+    name: word((root.metadata as Node | undefined)?.name) || word(root.name) || nth(walked, 0).name,
     tracks: walked,
   };
 }
@@ -137,7 +138,8 @@ export function writeGpx(name: string, track: Omit<Track, "trip">, waypoints: re
     ...(ele === null ? {} : { ele: String(ele) }),
     ...(seconds === null ? {} : { time: new Date(seconds * 1000).toISOString() }),
   });
-  const near = (metres: number) => track.points.findLast(([along]) => along <= metres) ?? track.points[0]!;
+  const near = (metres: number) =>
+    track.points.findLast(([along]) => along <= metres) ?? nth(track.points, 0);
   const starts = track.points.flatMap(([, , , , , anew], n) => (anew === 1 ? [n] : []));
   const segments = starts.map((from, n) => track.points.slice(from, starts[n + 1] ?? track.points.length));
   return new XMLBuilder({

@@ -5,6 +5,7 @@ import { ratingsIn } from "@/core/shelf/ratings-in";
 import { findKind, guessKind } from "@/core/trade/words/names";
 import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
 import { parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
+import { nth } from "@/core/sums/there";
 
 /** Columns that a list may have, in the order they are written. */
 export const CSV_FIELDS = [
@@ -333,8 +334,8 @@ function dayIn(text: string, order: DayOrder): string | null {
   const worded =
     /^(\d{1,2})(?:st|nd|rd|th)?\s+([a-z]{3,9})\.?,?\s+(\d{4})$/i.exec(text) ??
     /^()([a-z]{3,9})\.?\s+(\d{4})$/i.exec(text);
-  const month = worded ? MONTHS.indexOf(worded[2]!.slice(0, 3).toLowerCase()) + 1 : 0;
-  return worded && month > 0 ? asDay(worded[3]!, String(month), worded[1] || "1") : null;
+  const month = worded ? MONTHS.indexOf(nth(worded, 2).slice(0, 3).toLowerCase()) + 1 : 0;
+  return worded && month > 0 ? asDay(nth(worded, 3), String(month), worded[1] || "1") : null;
 }
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 
@@ -389,7 +390,7 @@ function piecesIn(text: string): number {
   const plain = text.trim().toLowerCase();
   if (plain === "") return 1;
   const match = /^[x×]?\s*(\d+(?:[.,]0+)?)\s*(?:[x×]|pcs?|pieces?|pairs?|pr|sets?|ea)?\.?$/.exec(plain);
-  return match ? Number.parseInt(match[1]!, 10) : Number.NaN;
+  return match ? Number.parseInt(nth(match, 1), 10) : Number.NaN;
 }
 
 const isTicked = (text: string) => /^(x|y|yes|true|1|✓|✔|worn|consumable)$/i.test(text.trim());

@@ -30,6 +30,7 @@ import { Distance, Height, Mass } from "@/core/units/measures";
 import { Text } from "@/core/units/text";
 import { mendLog } from "@/core/ledger/check/mend";
 import { carriedForward, withoutControls } from "./carried-forward";
+import { lastOf } from "@/core/sums/there";
 
 export const FORMAT = "nettle-tally";
 export const VERSION = 2;
@@ -191,7 +192,7 @@ function parseJson(text: string): { ok: true; value: unknown } | { ok: false; pr
       ok: false,
       problem: {
         path: [],
-        message: `This is not sound JSON: ${reason} at line ${before.length}, column ${before.at(-1)!.length + 1}.`,
+        message: `This is not sound JSON: ${reason} at line ${before.length}, column ${lastOf(before).length + 1}.`,
       },
     };
   }

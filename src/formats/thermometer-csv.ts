@@ -2,6 +2,7 @@ import { isExists } from "date-fns";
 import Papa from "papaparse";
 import { parseNumber } from "@/core/units/quantity";
 import type { Reading } from "@/core/weather/night-lows";
+import { nth } from "@/core/sums/there";
 
 export type ReadThermometer =
   | { readonly ok: true; readonly readings: readonly Reading[]; readonly unit: "C" | "F" }
@@ -31,13 +32,13 @@ export function readThermometer(text: string, unit?: "C" | "F"): ReadThermometer
   const first = rows.findIndex((row) => row.some((cell) => ISO.test(cell) || OTHER.test(cell)));
   if (first < 0)
     return { ok: false, why: "There is no time in it. Each row needs one, like 2026-05-01 22:10." };
-  const when = rows[first]!.findIndex((cell) => ISO.test(cell) || OTHER.test(cell));
+  const when = nth(rows, first).findIndex((cell) => ISO.test(cell) || OTHER.test(cell));
   const header = rows[first - 1] ?? [];
   const named = header.findIndex((name, n) => n !== when && /temp|°|^\s*[tcf]\s*$/i.test(name));
-  const warm = named >= 0 ? named : rows[first]!.findIndex((cell, n) => n !== when && isNumber(cell));
+  const warm = named >= 0 ? named : nth(rows, first).findIndex((cell, n) => n !== when && isNumber(cell));
   if (warm < 0)
     return { ok: false, why: "There is no temperature in it. Each row needs one beside its time." };
-  const own = unitIn(header[warm] ?? "") ?? unitIn(rows[first]![warm] ?? "");
+  const own = unitIn(header[warm] ?? "") ?? unitIn(nth(rows, first)[warm] ?? "");
   const takenAs = own ?? unit;
   if (!takenAs)
     return { ok: false, asks: "unit", why: "It does not say whether its temperatures are °C or °F." };

@@ -100,7 +100,7 @@ export function guard({ method, url, headers }: Asked, nonce: string): Guarded {
 
 /** The path of an address; null where it can't be one. */
 function pathIn(url: string): string | null {
-  const path = url.split("?", 1)[0]!;
+  const path = url.split("?", 1).join("");
   try {
     decodeURI(path);
   } catch {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { isRefused } from "@/data/refused";
+import { codeOf, isRefused, NOT_THERE } from "@/data/refused";
 
 /** A body as JSON; what is none is nothing that any schema takes. */
 export function jsonIn(text: string): unknown {
@@ -22,9 +22,8 @@ export async function answering(work: () => Promise<unknown>): Promise<Response>
     if (error instanceof z.core.$ZodError)
       return no(400, error.issues.map(({ path, message }) => `${path.join(".")}: ${message}`).join("; "));
     if (isRefused(error)) return no(error.wantsRoom ? 507 : 409, error.message);
-    // 23503: the trip or the item was removed meanwhile, perhaps in another tab.
-    if ((error as { code?: unknown }).code === "23503")
-      return no(409, "That trip or thing is no longer here. Reload the page.");
+    // Removed meanwhile, perhaps in another tab.
+    if (codeOf(error) === NOT_THERE) return no(409, "That trip or thing is no longer here. Reload the page.");
     throw error;
   }
 }

@@ -9,6 +9,7 @@ import { inPlain, isCalled } from "../trade/words/names";
 import { findingOf, type Finding } from "../reasons/finding";
 import type { Advice } from "./advise";
 import { stands } from "../reasons/rulings";
+import { entriesOf } from "../sums/keys";
 
 /** Something missed on the way, or a job that nothing does. It belongs to the list, not to an item. */
 export type Addition = Finding & {
@@ -97,8 +98,7 @@ function jobsUndone({ settings, items, outings, next }: Book): Found[] {
   const active = items.filter(({ state }) => state === "active");
   if (!settings.wholeList || !outings.some(({ nights }) => nights > 0)) return [];
   const done = new Set(active.flatMap(({ jobs }) => jobs));
-  return (Object.keys(JOB_RULES) as Job[]).flatMap((job): Found[] => {
-    const rule = JOB_RULES[job]!;
+  return entriesOf(JOB_RULES).flatMap(([job, rule]): Found[] => {
     if (!rule.lacking || done.has(job) || (job === "sun protection" && done.has("head shaded"))) return [];
     const trip = lastOf(outings).trip;
     if (isOffered(job, trip.offers) && next.name === null) return [];

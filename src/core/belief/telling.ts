@@ -3,6 +3,7 @@ import type { ItemId } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { wasCalled } from "../ledger/called";
 import { chancesOn } from "./use";
+import { isOneOf } from "../sums/keys";
 
 /** What an owner may say of a thing, outright. */
 export type Telling =
@@ -56,8 +57,7 @@ function tellingsOn(one: Marked, item: FullItem): Telling[] {
   if (mark.use !== "used") {
     if (mark.why === "another did the job") told.push("another did the job");
     if (mark.why === "awkward" || mark.why === "uncomfortable") told.push("disliked");
-    if (mark.use === "unused" && mark.why !== null && (PLAIN_WHYS as readonly string[]).includes(mark.why))
-      told.push(mark.why as (typeof PLAIN_WHYS)[number]);
+    if (mark.use === "unused" && isOneOf(PLAIN_WHYS, mark.why)) told.push(mark.why);
   }
   if (has(stay, item.id)) told.push("could have stayed");
   if (has(made, item.id)) told.push("made the trip");

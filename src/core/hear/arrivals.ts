@@ -57,7 +57,7 @@ export function arrivalIn(read: ReadSentence, namesOf: (what: string) => readonl
     !match ||
     /\bT gave me\b/.test(words) ||
     NOT_SO.test(plain.slice(0, match.index + 12)) ||
-    FOUND_NO_THING.test(plain.split(",")[0]!)
+    FOUND_NO_THING.test(nth(plain.split(","), 0))
   )
     return null;
   const how = bought ? (HOW_IT_CAME[nth(bought, 1)] ?? "bought") : "given";

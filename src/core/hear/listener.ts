@@ -361,7 +361,7 @@ export class Listener {
 
   private spanOf(units: readonly Unit[]): Span {
     const { tokens } = this.read;
-    return { at: tokens[nth(units, 0).first]!.at, end: tokens[lastOf(units).last]!.end };
+    return { at: nth(tokens, nth(units, 0).first).at, end: nth(tokens, lastOf(units).last).end };
   }
 
   private also(fact: HeardFact, ...spans: Span[]): void {

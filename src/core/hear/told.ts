@@ -44,7 +44,7 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
     return told;
   }
   const condition = /\b(\d(?:\.\d)?|one|two|three|four) (?:out )?of (?:5|five)\b/.exec(words);
-  if (condition && (!thing || thing.pieces < 5)) told.condition = numberOf(condition[1]) ?? undefined!;
+  if (condition && (!thing || thing.pieces < 5)) tellNumber(told, "condition", numberOf(condition[1]));
   const gone = exitIn(words, thing, told);
   if (gone) told.exit = gone;
   if (!told.frost) troublesIn(told, words, thing, around, said.hasAmounts);
@@ -72,7 +72,15 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   }
   if ((harmed || /\b(gave out|died|failed)\b/.test(around)) && WENT_WITHOUT.test(words))
     told.fix = "went without";
-  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as ThingTold;
+  return told;
+}
+
+function tellNumber(
+  told: ThingTold,
+  what: "condition" | "pieces" | "enough" | "days",
+  number: number | null,
+): void {
+  if (number !== null) told[what] = number;
 }
 
 /** How far wear has come is told as it is: "the lugs are nearly flat". */
@@ -101,7 +109,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
         `\\b${NUMBER} of (?:them|these|those) (?:is |are |was |were |got )?(?:snapped|broke|broken|bent|gone|went|lost|tore|torn|missing|split)\\b`,
       ).exec(words) ??
       new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words);
-    if (lost) told.pieces = numberOf(lost[1]) ?? undefined!;
+    if (lost) tellNumber(told, "pieces", numberOf(lost[1]));
     const enough =
       new RegExp(
         `\\b${NUMBER}(?: of (?:the |my )?)?(?: ?pairs? (?:of )?(?:T )?| ?T )? ?(?:is|are|were|was|would|will|d) ?(?:be |have been )?(?:do|done|enough|plenty|ample)\\b`,
@@ -109,7 +117,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
       new RegExp(`\\b${NUMBER} (?:pairs? (?:of )?)?(?:T )?(?:is|would be|were) (?:enough|plenty)\\b`).exec(
         words,
       );
-    if (enough) told.enough = numberOf(enough[1]) ?? undefined!;
+    if (enough) tellNumber(told, "enough", numberOf(enough[1]));
   }
   if (thing && !hasAmounts) {
     const left = SHARE_LEFT.exec(words);
@@ -129,7 +137,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
     `^(?:(?:i|T|it|them|that|used|wore|had|on|for|only|about|the|same|say|at least) )*${NUMBER} (?:\\w+ )?(?:days|evenings)(?: (?:of it|in all|on|over|at|in the) ?.*)?$`,
   ).exec(words);
   const counted = days && !/\bnights\b/.test(days[0]) ? days : (daily ?? (thing ? alone : null));
-  if (counted) told.days = numberOf(counted[1]) ?? undefined!;
+  if (counted) tellNumber(told, "days", numberOf(counted[1]));
 }
 
 /** Nothing of it is left. */

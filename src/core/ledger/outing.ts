@@ -1,6 +1,7 @@
 import { nth } from "../sums/there";
 import type { Leg, LegId, Offer, Strength, ToldDay, Trigger, TripHead } from "../model";
 import { daysBetween, inOrder } from "../sums/days";
+import { entriesOf, keysOf } from "../sums/keys";
 
 /**
  * A trip with what the sums need of it, worked out once. What was carried is no part of it: a mark changes no
@@ -43,9 +44,7 @@ export function outingOf(trip: TripHead, n = 0): Outing {
 
 function strongest(trip: TripHead): TripHead["conditions"] {
   if (trip.legs.every(({ conditions }) => Object.keys(conditions).length === 0)) return trip.conditions;
-  const told = new Set(
-    [trip, ...trip.legs].flatMap(({ conditions }) => Object.keys(conditions) as Trigger[]),
-  );
+  const told = new Set([trip, ...trip.legs].flatMap(({ conditions }) => keysOf(conditions)));
   return Object.fromEntries([...told].map((trigger) => [trigger, strengthOn(trip, null, trigger)]));
 }
 
@@ -107,8 +106,8 @@ export function callsOf(trip: TripHead, nights: number, legs: readonly LegId[] |
     for (const each of ["darkness", "camp time"] as const)
       if (trip.conditions[each] !== "none") calls.add(each);
   const add = (conditions: TripHead["conditions"], unless: TripHead["conditions"] = {}) => {
-    for (const [trigger, strength] of Object.entries(conditions))
-      if (strength !== "none" && unless[trigger as Trigger] === undefined) calls.add(trigger as Trigger);
+    for (const [trigger, strength] of entriesOf(conditions))
+      if (strength !== "none" && unless[trigger] === undefined) calls.add(trigger);
   };
   if (legs === null) {
     add(trip.conditions);

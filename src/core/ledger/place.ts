@@ -19,7 +19,7 @@ export function metresOf({ legs }: Pick<Walked, "legs">, mark: Carry["mark"]): n
   if (!at) return null;
   if (at.distance) return at.distance.m;
   const n = legs.findIndex(({ id }) => id === at.leg);
-  return n < 0 ? null : endsOf(legs)[n + 1]!;
+  return n < 0 ? null : nth(endsOf(legs), n + 1);
 }
 
 /** The leg that a distance from the start lies on; the last one where it lies beyond the way. */

@@ -50,7 +50,7 @@ export function splitAt<W extends Walk>(trip: W, metres: number): W {
   );
   const leg = trip.legs[n];
   if (!leg) return trip;
-  const id = freeLegId(trip.legs);
+  const id = freeLegId(trip.legs.map(({ id: leg }) => leg));
   const [first, second] = partsOf(leg, id, metres - nth(ends, n));
   return {
     ...trip,
@@ -76,9 +76,9 @@ function movedPlace({ mark }: Carry, leg: LegId, second: LegId, metres: number):
 }
 
 /** A leg id that none of them bears. */
-export function freeLegId(legs: readonly Pick<Leg, "id">[]): LegId {
-  const taken = new Set<string>(legs.map(({ id }) => id));
-  let n = legs.length + 1;
+export function freeLegId(ids: readonly string[]): LegId {
+  const taken = new Set(ids);
+  let n = ids.length + 1;
   while (taken.has(`leg-${n}`)) n++;
   return `leg-${n}` as LegId;
 }

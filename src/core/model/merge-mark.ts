@@ -1,17 +1,19 @@
 import type { Mark } from "./mark";
 import { markOf } from "./plain-mark";
+import { keysOf } from "../sums/keys";
 
+type Field = keyof Mark;
 /** A mark whose fields can be told apart: as it is kept, or as a file has it. */
-type Fields = Readonly<Record<string, unknown>>;
+type Fields = Readonly<Partial<Record<Field, unknown>>>;
 
 const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** What a mark said before anybody marked it: nothing, so that every use is news. */
 const UNSAID: Fields = { ...markOf("used"), use: null };
-const FIELDS = Object.keys(UNSAID);
+const FIELDS = keysOf<Field>(UNSAID);
 
 /** The fields that a screen changed, from the mark that it was shown. */
-const changedFrom = (from: Fields | null, mark: Fields): string[] =>
+const changedFrom = (from: Fields | null, mark: Fields): Field[] =>
   FIELDS.filter((field) => !isSame((from ?? UNSAID)[field], mark[field]));
 
 /**
@@ -32,16 +34,21 @@ export function mergedMark(known: Mark | null, from: Mark | null, sent: Mark | n
   return pick(known ?? markOf(sent.use), sent, changedFrom(from, sent));
 }
 
+/** Some of what a mark says. */
+export const only = <M extends Fields>(mark: M, fields: readonly Field[]): Partial<M> =>
+  Object.fromEntries(fields.map((field) => [field, mark[field]])) as Partial<M>;
+
 /** A mark with some of its fields as another has them. */
-const pick = (base: Mark, other: Mark, fields: readonly string[]): Mark =>
-  Object.assign({ ...base }, ...fields.map((field) => ({ [field]: (other as Fields)[field] }))) as Mark;
+const pick = (base: Mark, other: Mark, fields: readonly Field[]): Mark => ({
+  ...base,
+  ...only(other, fields),
+});
 
 /** The fields that another screen had said otherwise, and that this one's change stands over. */
-export const overruled = <M extends object>(known: M | null, from: M | null, sent: M | null): (keyof M)[] =>
+export const overruled = (known: Fields | null, from: Fields | null, sent: Fields | null): Field[] =>
   known === null || sent === null
     ? []
-    : (changedFrom(from as Fields | null, sent as Fields).filter(
+    : changedFrom(from, sent).filter(
         (field) =>
-          !isSame((from as Fields | null)?.[field] ?? UNSAID[field], (known as Fields)[field]) &&
-          !isSame((known as Fields)[field], (sent as Fields)[field]),
-      ) as (keyof M)[]);
+          !isSame(from?.[field] ?? UNSAID[field], known[field]) && !isSame(known[field], sent[field]),
+      );

@@ -95,12 +95,8 @@ function modelOf(things: readonly Choosable[]): {
  */
 export function bestWithin(things: readonly Choosable[], within: Within): Best {
   const { variables, constraints, jobs } = modelOf(things);
-  const bounds: [string, Constraint][] = [
-    ["grams", { max: within.grams }],
-    ...(within.litres === null
-      ? []
-      : [["millilitres", { max: inMillilitres(within.litres) }] as [string, Constraint]]),
-  ];
+  const bounds: [string, Constraint][] = [["grams", { max: within.grams }]];
+  if (within.litres !== null) bounds.push(["millilitres", { max: inMillilitres(within.litres) }]);
   const done = jobs.map((job): [string, Constraint] => [`does ${job}`, { min: 1 }]);
   const ask = (
     direction: "maximize" | "minimize",

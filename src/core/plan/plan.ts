@@ -20,6 +20,7 @@ import { isAlong, type Column } from "./columns";
 import { kitJobs } from "../advice/kit-law";
 import { whenHolds } from "../advice/foresee";
 import { gapsIn, type Gap } from "../advice/trust";
+import { nth } from "../sums/there";
 
 /** Why it stands there. */
 type Why =
@@ -198,7 +199,12 @@ function bedFor(kit: Kit, low: number | null): readonly FullItem[] {
   const lastUsed = owned.toSorted((a, b) => used(b) - used(a))[0];
   if (low === null || !lastUsed) return lastUsed ? [lastUsed.bed] : [];
   const ways = waysToSleep(owned).filter(({ extras }) => extras.every(({ state }) => state === "active"));
-  const way = lightestWarm(ways, low) ?? ways.toSorted((a, b) => a.comfort.median - b.comfort.median)[0]!;
+  const way =
+    lightestWarm(ways, low) ??
+    nth(
+      ways.toSorted((a, b) => a.comfort.median - b.comfort.median),
+      0,
+    );
   return [way.bed, ...way.extras];
 }
 

@@ -1,5 +1,5 @@
 import { daysAfter } from "../sums/days";
-import { known } from "../sums/there";
+import { known, nth } from "../sums/there";
 import { countedOn, strengthOn, type Outing } from "../ledger/outing";
 import type { FeltNight, ItemId, Leg, Strength, Trigger, TripId } from "../model";
 import { CALLED_SHARE } from "../trade/ground";
@@ -59,20 +59,20 @@ export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
   for (const trigger of FORESEEN) {
     told.forEach((day, n) => {
       const strength = day[trigger];
-      if (strength && strength !== "none") weather[n]!.set(trigger, strength);
+      if (strength && strength !== "none") nth(weather, n).set(trigger, strength);
     });
     const strengths = legs.map((leg) => strengthOn(trip, leg && [leg.id], trigger) ?? "none");
     const there = strengths.flatMap((strength, n) =>
-      strength === "none" || told[n]![trigger] !== undefined ? [] : [n],
+      strength === "none" || nth(told, n)[trigger] !== undefined ? [] : [n],
     );
     const had = told.filter((day) => (day[trigger] ?? "none") !== "none").length;
     const counted = countedOn(trip, trigger);
-    const usual = there.reduce((sum, n) => sum + CALLED_SHARE[strengths[n]!], 0);
+    const usual = there.reduce((sum, n) => sum + CALLED_SHARE[nth(strengths, n)], 0);
     const least = told.some((day) => day[trigger] !== undefined) ? 0 : 1;
     const many = Math.max(least, Math.round(counted === undefined ? usual : counted - had));
     for (const n of evenly(there, Math.min(there.length, many))) {
-      weather[n]!.set(trigger, strengths[n] === "strong" ? "strong" : "some");
-      if (many < there.length || counted === undefined) guessed[n]!.add(trigger);
+      nth(weather, n).set(trigger, strengths[n] === "strong" ? "strong" : "some");
+      if (many < there.length || counted === undefined) nth(guessed, n).add(trigger);
     }
   }
   const slept = nightsOf(trip.felt, trip.starts, Math.min(nights, days));
@@ -86,16 +86,16 @@ export function daysOf({ trip, days, nights, shares }: Outing): Day[] {
       leg,
       metres: leg === null ? 0 : ofDay(leg, leg.distance.m),
       ascent: leg?.ascent ? ofDay(leg, leg.ascent.m) : null,
-      weather: weather[at]!,
-      guessed: guessed[at]!,
-      night: told === undefined ? null : nightOf(told, weather[at]!, beds),
+      weather: nth(weather, at),
+      guessed: nth(guessed, at),
+      night: told === undefined ? null : nightOf(told, nth(weather, at), beds),
     };
   });
 }
 
 /** So many of some places, spread evenly. */
 function evenly(places: readonly number[], many: number): number[] {
-  return Array.from({ length: many }, (_, n) => places[Math.floor(((n + 0.5) * places.length) / many)]!);
+  return Array.from({ length: many }, (_, n) => nth(places, Math.floor(((n + 0.5) * places.length) / many)));
 }
 
 /** The leg of each day: by the legs' own dates where they have them, else by their share of the days. */

@@ -9,6 +9,7 @@ import { sleepOf, warmestWith, type WayToSleep } from "../weighin/sleep";
 import { supplyUses } from "../weighin/supplies";
 import { suppliesAhead, vesselsIn } from "../weighin/supplies-ahead";
 import { daysOf, type Day } from "./days";
+import { nth } from "../sums/there";
 
 /** Something that the walk asked for and nothing on the list does. */
 interface Lack {
@@ -123,10 +124,10 @@ export function replayer(book: Book, gramsNow: (thing: FullItem) => number): Rep
         sum.less += (walk.grams - kept) * days.length;
         for (const day of days) cold.push(...coldNight(day, warmest, bedless));
         for (const asked of walk.used) lacks.push(...lackOf(asked, walk, over, { listed, doing }));
-        const dry = days.find(({ weather }) => weather.has("dry stretch")) ?? days[0]!;
+        const dry = days.find(({ weather }) => weather.has("dry stretch")) ?? nth(days, 0);
         if (walk.litres > litres && litres > 0) water.push({ day: dry, by: walk.litres - litres });
         for (const what of walk.missed)
-          if (list.some(({ name }) => name === what)) there.push({ what, day: days[0]! });
+          if (list.some(({ name }) => name === what)) there.push({ what, day: nth(days, 0) });
       }
       const first = sum.days[0]?.on ?? book.today;
       return {
@@ -145,7 +146,7 @@ export function replayer(book: Book, gramsNow: (thing: FullItem) => number): Rep
 
 /** What one walk asked: of what was carried on it and used. */
 function askedOn(book: Book, days: readonly Day[], n: number): AskedWalk {
-  const outing = book.outings[n]!;
+  const outing = nth(book.outings, n);
   const carries = book.tripOf(outing).carries;
   const carried = carries.flatMap(({ item: id }) => {
     const item = book.item(id);

@@ -1,5 +1,5 @@
 import { groupBy } from "../sums/group";
-import { nth } from "../sums/there";
+import { nth, lastOf } from "../sums/there";
 import type { Job } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { RANK } from "../trade/jobs";
@@ -125,9 +125,9 @@ export function sayWithout(replayed: Replayed, thing: FullItem): string | null {
   const told = [
     ...missing.map(
       (lack) =>
-        `missed on ${count(lack.days.length, "day")}, the last of them ${sayDay(lack.days.at(-1)!.on)}`,
+        `missed on ${count(lack.days.length, "day")}, the last of them ${sayDay(lastOf(lack.days).on)}`,
     ),
-    ...(cold.length > 0 ? [`${coldNights(cold.length)}, ${sayDay(cold.at(-1)!.day.on)} the last`] : []),
+    ...(cold.length > 0 ? [`${coldNights(cold.length)}, ${sayDay(lastOf(cold).day.on)} the last`] : []),
   ];
   return `Left at home over your ${count(days.length, "day")}: ${told.length > 0 ? told.join("; ") : "something else would have done on all of them, or nothing asked for it"}.`;
 }

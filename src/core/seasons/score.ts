@@ -9,6 +9,7 @@ import { planFor } from "../plan/plan";
 import type { FullItem } from "../trade/full-item";
 import { inPlain } from "../trade/words/names";
 import { VERBS } from "../trade/verbs";
+import { keysOf } from "../sums/keys";
 
 interface Counts {
   /** Flagged as not to go out as it is, taken all the same: how many, and of these how many failed or were damaged. */
@@ -181,8 +182,7 @@ export function lookBack(log: Log, trip: Trip, itemOf: (id: ItemId) => FullItem 
 /** The engine's own score, over the trips that were looked back on. */
 export function scoreOf(looks: readonly LookBack[]): Score {
   const sum = { ...NOTHING };
-  for (const { counts } of looks)
-    for (const each of Object.keys(NOTHING) as (keyof Counts)[]) sum[each] += counts[each];
+  for (const { counts } of looks) for (const each of keysOf(NOTHING)) sum[each] += counts[each];
   const asSaid = looks.filter(({ isAsSaid }) => isAsSaid).length;
   return { trips: looks.length, asSaid, truths: truthsOf(looks.flatMap(({ told }) => told)), ...sum };
 }

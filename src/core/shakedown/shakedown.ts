@@ -5,6 +5,7 @@ import { areNear, daysAfter, monthOf } from "../sums/days";
 import { SETTINGS, type Setting } from "../trade/trials";
 import type { WeatherDay } from "../weather/desk";
 import type { Doubt } from "./doubts";
+import { nth } from "../sums/there";
 
 /** What a day near home may bring: the chance, 0 to 1, of each weather, and of a night as cold as a low, °C. */
 export interface Sky {
@@ -81,7 +82,10 @@ export function shortestOf(all: readonly Shakedown[]): Shakedown | null {
   if (most === 0) return null;
   const good = all.filter(({ worth }) => worth >= AS_GOOD * most);
   const least = Math.min(...good.map(({ sort }) => sort.hours));
-  return good.filter(({ sort }) => sort.hours === least).toSorted((a, b) => b.worth - a.worth)[0]!;
+  return nth(
+    good.filter(({ sort }) => sort.hours === least).toSorted((a, b) => b.worth - a.worth),
+    0,
+  );
 }
 
 /** Of each sort of outing the day on which it settles most, from the shortest. */

@@ -53,7 +53,7 @@ export function joinTracks(tracks: readonly ReadTrack[]): JoinTracks {
     if (why) return { ok: false, why };
   }
   const isTimed = tracks.every((track) => timesOf(track).length > 0);
-  const order = isTimed ? tracks.toSorted((a, b) => timesOf(a)[0]! - timesOf(b)[0]!) : tracks;
+  const order = isTimed ? tracks.toSorted((a, b) => nth(timesOf(a), 0) - nth(timesOf(b), 0)) : tracks;
   const notes: string[] = [];
   const kept: ReadTrack[] = [];
   let told = -Infinity;

@@ -1,4 +1,5 @@
 import type { Consequence, Job, Offer, Strength, Trigger } from "../model";
+import { entriesOf } from "../sums/keys";
 
 /** From what is only a nuisance to lack to what is dangerous to lack. */
 export const RANK: Readonly<Record<Consequence, number>> = {
@@ -90,7 +91,7 @@ export const JOB_RULES: Readonly<Partial<Record<Job, JobRule>>> = {
 };
 
 const having = (what: keyof JobRule) =>
-  Object.entries(JOB_RULES).flatMap(([job, rule]) => (rule[what] ? [job as Job] : []));
+  entriesOf(JOB_RULES).flatMap(([job, rule]) => (rule[what] ? [job] : []));
 
 export const ESSENTIAL_JOBS: ReadonlySet<Job> = new Set(having("essential"));
 export const DOUBLED_JOBS: ReadonlySet<Job> = new Set(having("doubled"));

@@ -1,6 +1,7 @@
 import type { ComplaintWhat, Symptom } from "../model";
 import { SYMPTOMS } from "../model/lists";
 import type { Kind } from "./kind";
+import { keysOf } from "../sums/keys";
 
 interface SymptomRule {
   /** As in "torn on the ridge", "leaked air in the second camp". */
@@ -138,7 +139,7 @@ export const offered = (
 });
 
 const matching = <K extends string>(rules: Readonly<Record<K, { readonly signs: RegExp }>>, note: string) =>
-  (Object.keys(rules) as K[])
+  keysOf(rules)
     .map((key) => ({ key, at: note.search(rules[key].signs) }))
     .filter(({ at }) => at >= 0)
     .sort((a, b) => a.at - b.at)

@@ -1,4 +1,5 @@
 import type { Trigger } from "../model";
+import { isOneOf, keysOf } from "../sums/keys";
 
 interface TriggerRule {
   /** As the end of "bring it only when you expect …" and of "no …". */
@@ -35,12 +36,11 @@ export const TRIGGER_RULES: Readonly<Record<Trigger, TriggerRule>> = {
 const rank = (trigger: Trigger) => TRIGGER_RULES[trigger].foreseen;
 
 /** What can be seen coming, the most telling first. */
-export const FORESEEN: readonly Trigger[] = (Object.keys(TRIGGER_RULES) as Trigger[])
+export const FORESEEN: readonly Trigger[] = keysOf(TRIGGER_RULES)
   .filter((trigger) => rank(trigger) !== undefined)
   .sort((a, b) => rank(a)! - rank(b)!);
 
 export const isUnavoidable = (trigger: Trigger) => TRIGGER_RULES[trigger].unavoidable === true;
 /** Weather that can be seen coming, among the grounds and weathers that a complaint may name. */
-export const isWeatherToCome = (place: string): place is Trigger =>
-  (FORESEEN as readonly string[]).includes(place);
+export const isWeatherToCome = (place: string): place is Trigger => isOneOf(FORESEEN, place);
 export const isForeseen = (trigger: Trigger) => rank(trigger) !== undefined;

@@ -1,3 +1,4 @@
+import { lastOf } from "../sums/there";
 /** What a thing slept in adds to a bed's warmth, °C, and how far owners differ. Common practice, no source. */
 const WARMS: Readonly<Record<string, { readonly mean: number; readonly spread: number }>> = {
   "bag liner": { mean: 2, spread: 1.5 },
@@ -44,7 +45,7 @@ const ON_SNOW = 5;
 /** The R-value that the ground asks for at a low, °C, straight between the steps. */
 export function rFor(low: number, onSnow = false): number {
   const above = GROUND_ASKS.findIndex(([at]) => at >= low);
-  const [, last] = GROUND_ASKS.at(-1)!;
+  const [, last] = lastOf(GROUND_ASKS);
   const [to, from] = [GROUND_ASKS[above], GROUND_ASKS[above - 1]];
   const bare = !to
     ? last

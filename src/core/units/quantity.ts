@@ -1,3 +1,4 @@
+import { nth } from "../sums/there";
 /** Exact by definition: NIST Special Publication 811, appendix B. */
 export const GRAMS_PER_POUND = 453.59237;
 export const GRAMS_PER_OUNCE = 28.349523125;
@@ -118,8 +119,8 @@ function sumOfParts(
     const unit: string = (match[2] || (smaller?.[0] ?? bare)).toLowerCase();
     const factor = Object.hasOwn(units, unit) ? units[unit] : undefined;
     if (factor === undefined) return refuse(`“${match[2]}” is not a unit known here.`);
-    const number = decimal(match[1]!);
-    if (number < 0 || match[1]!.startsWith("-")) return refuse("It can't be below zero.");
+    const number = decimal(nth(match, 1));
+    if (number < 0 || nth(match, 1).startsWith("-")) return refuse("It can't be below zero.");
     if (!match[2] && before !== null && (!smaller || number >= smaller[1]))
       return refuse(`What “${match[1]}” is in can’t be told.`);
     before = unit;
@@ -168,8 +169,8 @@ export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km")
 export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<number> {
   const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim());
   if (!match) return { ok: false, why: `“${text.trim()}” is not a temperature. Write it like −2 or 28 F.` };
-  const value = decimal(match[1]!.replace("−", "-"));
-  const celsius = (match[2]!.toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
+  const value = decimal(nth(match, 1).replace("−", "-"));
+  const celsius = (nth(match, 2).toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
   return { ok: true, value: Math.round(celsius * 10) / 10 };
 }
 
@@ -195,16 +196,16 @@ export function parseAmount(text: string): Parsed<{ readonly value: number; read
   if (charge && charge[3] === undefined)
     return { ok: false, why: "mAh say nothing without a voltage. Write 24 Wh, or 6700 mAh at 3.7 V." };
   if (charge) {
-    const ampereHours = decimal(charge[1]!) / (charge[2] ? 1000 : 1);
+    const ampereHours = decimal(nth(charge, 1)) / (charge[2] ? 1000 : 1);
     return {
       ok: true,
-      value: { value: Math.round(ampereHours * decimal(charge[3]!) * 10) / 10, unit: "Wh" },
+      value: { value: Math.round(ampereHours * decimal(nth(charge, 3)) * 10) / 10, unit: "Wh" },
     };
   }
   if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
   const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
   return match
-    ? { ok: true, value: { value: decimal(match[1]!), unit: match[2]!.trim() } }
+    ? { ok: true, value: { value: decimal(nth(match, 1)), unit: nth(match, 2).trim() } }
     : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
 }
 

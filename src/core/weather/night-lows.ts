@@ -1,5 +1,6 @@
 import { daysAfter, daysBetween } from "../sums/days";
 import { count, sayDay, sayDays } from "../units/speak";
+import { nth } from "../sums/there";
 
 /** One reading by the walker's own clock: `at` is local, "2026-05-01T22:10", without a zone. */
 export interface Reading {
@@ -83,12 +84,12 @@ const minutesBetween = (from: string, to: string) => (Date.parse(`${to}Z`) - Dat
 
 function longestGap(night: readonly Reading[], dusk: string, dawn: string): number {
   const at = [dusk, ...night.map((reading) => reading.at), dawn];
-  return Math.max(...at.slice(1).map((time, n) => minutesBetween(at[n]!, time)));
+  return Math.max(...at.slice(1).map((time, n) => minutesBetween(nth(at, n), time)));
 }
 
 /** The first reading of a long run of the same one; null where there is none. */
 function stuckSince(readings: readonly Reading[]): Reading | null {
-  let from = readings[0]!;
+  let from = nth(readings, 0);
   for (const reading of readings) {
     if (reading.c !== from.c) from = reading;
     else if (minutesBetween(from.at, reading.at) >= STUCK_MINUTES) return from;

@@ -5,6 +5,7 @@ import type { Advice } from "../advice/advise";
 import { whenHolds } from "../advice/foresee";
 import type { Kit } from "../advice/kit";
 import { walkingKilocalories, TYPICAL_BODY_KG } from "./load-energy";
+import { lastOf } from "../sums/there";
 
 /** A thing of the last pack with its worth for its weight. */
 interface Ranked {
@@ -52,7 +53,7 @@ export function packWorth({ book, things }: Kit): PackWorth | null {
   const ranked = along
     .flatMap((advice): Ranked[] => {
       const { case: one } = advice;
-      const grams = (one.item.weight?.g ?? 0) * partOf(one.marked.at(-1)!.carry);
+      const grams = (one.item.weight?.g ?? 0) * partOf(lastOf(one.marked).carry);
       // What has left since is ranked no more; it weighed on that trip all the same.
       if (one.standing === "gone") return [];
       if (one.worth === null || grams === 0 || one.item.load === "consumable") return [];
@@ -65,7 +66,7 @@ export function packWorth({ book, things }: Kit): PackWorth | null {
   const body = (book.settings.body?.g ?? TYPICAL_BODY_KG * 1000) / 1000;
   const load =
     along.reduce(
-      (sum, { case: { item, marked } }) => sum + (item.weight?.g ?? 0) * partOf(marked.at(-1)!.carry),
+      (sum, { case: { item, marked } }) => sum + (item.weight?.g ?? 0) * partOf(lastOf(marked).carry),
       0,
     ) / 1000;
   const stretches = outing.trip.legs.map(({ distance, ascent, terrain }) => ({

@@ -1,3 +1,4 @@
+import { lastOf, nth } from "../sums/there";
 /** One reading of a scale, in grams. */
 export type Grams = number;
 
@@ -16,11 +17,11 @@ export function settledOn(readings: readonly Grams[]): Grams | null {
   const last = readings.slice(-AGREEING);
   if (last.length < AGREEING) return null;
   const sorted = last.toSorted((a, b) => a - b);
-  if (sorted.at(-1)! - sorted[0]! > WITHIN) return null;
+  if (lastOf(sorted) - nth(sorted, 0) > WITHIN) return null;
   const mean = (some: readonly Grams[]) => some.reduce((sum, each) => sum + each, 0) / some.length;
   const half = AGREEING / 2;
   if (Math.abs(mean(last.slice(half)) - mean(last.slice(0, half))) > CREEP) return null;
-  const settled = Math.round((sorted[half - 1]! + sorted[half]!) / 2);
+  const settled = Math.round((nth(sorted, half - 1) + nth(sorted, half)) / 2);
   return settled < 0 ? null : settled;
 }
 

@@ -14,6 +14,7 @@ import type { Outing } from "../ledger/outing";
 import type { Felt, FeltNight, ItemId } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { DEGREES_PER_R, isBed, warmthOf } from "../trade/warmth";
+import { known, nth } from "../sums/there";
 
 /** One night out, with what was slept in and on. */
 export interface SleptNight {
@@ -129,7 +130,7 @@ function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth):
     const withIt = tried.filter((night) => night.withIt).length;
     return {
       item,
-      worth: worthOf(tried, label, before.get(item)!),
+      worth: worthOf(tried, label, known(before, item)),
       withIt,
       without: tried.length - withIt,
     };
@@ -138,9 +139,9 @@ function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth):
   const inIt = nights.map((night) => inPlain(night, nights, worths));
   const setups = [...groupBy(nights, ({ extras: these }) => setupKey(these)).values()].map((same): Setup => ({
     bed,
-    extras: same[0]!.extras,
+    extras: nth(same, 0).extras,
     nights: same,
-    comfort: comfortIn(same[0]!, nights, worths, above),
+    comfort: comfortIn(nth(same, 0), nights, worths, above),
   }));
   return {
     bed,
@@ -185,7 +186,7 @@ function inPlain(
 ): TriedNight {
   const others = night.extras
     .filter((extra) => extra !== but && worths.has(extra))
-    .map((extra) => worths.get(extra)!);
+    .map((extra) => known(worths, extra));
   return {
     low:
       night.low + others.reduce((sum, { mean }) => sum + mean, 0) + fromPads(night.extras, usualPads(nights)),

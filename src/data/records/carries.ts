@@ -5,6 +5,7 @@ import { markOf } from "@/core/model/plain-mark";
 import { Carry, ItemId, Mark, TripId, type Use } from "@/core/model";
 import { columnsOf } from "../columns";
 import type { Db } from "../db";
+import { nth } from "@/core/sums/there";
 
 const Row = z.object({
   ...Mark.shape,
@@ -45,8 +46,8 @@ function toCarry(row: unknown): TripCarry {
 const PLAIN_MARKS: ReadonlyMap<string, Mark | null> = new Map<string, Mark | null>([
   ["-", null],
   ...(["used", "hardly", "unused"] as const).flatMap((use): [string, Mark][] => [
-    [use[1]!, Mark.parse({ use })],
-    [use[1]!.toUpperCase(), Mark.parse({ use, why: "no call for it" })],
+    [nth(use, 1), Mark.parse({ use })],
+    [nth(use, 1).toUpperCase(), Mark.parse({ use, why: "no call for it" })],
   ]),
 ]);
 
@@ -86,7 +87,7 @@ export async function allCarries(db: Db, items: readonly ItemId[]): Promise<Read
   for (const item of items) {
     for (const { trip, ...carry } of told.get(item) ?? []) put(trip, carry);
     for (const word of packed.get(item) ?? []) {
-      const mark = PLAIN_MARKS.get(word[0]!);
+      const mark = PLAIN_MARKS.get(nth(word, 0));
       if (mark === undefined) throw new Error(`allCarries: no mark "${word}"`);
       put(word.slice(1) as TripId, { item, legs: null, shared: null, mark });
     }

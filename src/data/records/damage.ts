@@ -1,3 +1,4 @@
+import { codeOf } from "../refused";
 /** The files of the log can't be read: a crash of the disk, a copy made half, an emptied file. */
 export class FolderDamaged extends Error {
   constructor(files: string, cause?: unknown) {
@@ -11,6 +12,8 @@ export class FolderDamaged extends Error {
  * has no word for it; a catalogue that has gone (42P01).
  */
 export const isDamage = (error: unknown): boolean => {
-  const { code, message } = error as { code?: string; message?: string };
-  return code === undefined ? /Aborted\(\)/.test(message ?? "") : /^(XX|58)/.test(code) || code === "42P01";
+  const code = codeOf(error);
+  return code === undefined
+    ? error instanceof Error && /Aborted\(\)/.test(error.message)
+    : /^(XX|58)/.test(code) || code === "42P01";
 };

@@ -1,5 +1,5 @@
 import { carriedAfterExit, sayAfterExit } from "@/core/ledger/check/check";
-import { Settings, type ItemId } from "@/core/model";
+import { ItemId, Settings } from "@/core/model";
 import { carriesOf } from "./carries";
 import type { Db } from "../db";
 import { findItem } from "./items";
@@ -19,7 +19,8 @@ export async function refuseAfterExit(db: Db, items: readonly ItemId[]): Promise
   );
   if (rows.length === 0) return;
   const heads = await allTrips(db);
-  for (const { item: id } of rows as { item: ItemId }[]) {
+  for (const row of rows) {
+    const id = ItemId.parse(row.item);
     const item = await findItem(db, id);
     const carries = new Map((await carriesOf(db, { item: id })).map((carry) => [carry.trip, carry]));
     const trips = heads.flatMap((head) => {

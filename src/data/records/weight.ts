@@ -1,6 +1,7 @@
 import { LOG_LIMIT } from "@/core/model";
 import type { Db } from "../db";
 import { Refused } from "../refused";
+import { nth } from "@/core/sums/there";
 
 /** What a mark that says nothing beyond its use weighs in a file, in bytes, its thing's name with it. */
 const PLAIN_BYTES = 140;
@@ -17,7 +18,7 @@ const WEIGHT = `select (${[
 /** What a log weighs, in bytes: as it stands in the database; laid out in a file it is up to three times that. */
 async function logWeight(db: Db): Promise<number> {
   const { rows } = await db.query(WEIGHT);
-  return Number(rows[0]!.bytes);
+  return Number(nth(rows, 0).bytes);
 }
 
 /**

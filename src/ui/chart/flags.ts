@@ -1,3 +1,4 @@
+import { nth } from "@/core/sums/there";
 /** A name that flies like a flag over a place: its pole, and its words to the right of it. */
 interface Flag {
   readonly at: number;
@@ -17,10 +18,12 @@ export const flagEnd = ({ at, words }: Flag): number => at + words.length * LETT
  */
 export function flagRows(flags: readonly Flag[]): number[] {
   const rows = flags.map(() => 0);
-  const fromTheRight = flags.map((_, n) => n).toSorted((a, b) => flags[b]!.at - flags[a]!.at);
+  const fromTheRight = flags.map((_, n) => n).toSorted((a, b) => nth(flags, b).at - nth(flags, a).at);
   for (const [done, n] of fromTheRight.entries()) {
-    const beneath = fromTheRight.slice(0, done).filter((other) => flags[other]!.at < flagEnd(flags[n]!));
-    rows[n] = Math.max(0, ...beneath.map((other) => rows[other]! + 1));
+    const beneath = fromTheRight
+      .slice(0, done)
+      .filter((other) => nth(flags, other).at < flagEnd(nth(flags, n)));
+    rows[n] = Math.max(0, ...beneath.map((other) => nth(rows, other) + 1));
   }
   return rows;
 }

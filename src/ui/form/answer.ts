@@ -19,6 +19,10 @@ export function byField(error: z.core.$ZodError): Record<string, string> {
   return fields;
 }
 
+/** A record that can't be, told under one field: the first thing wrong with it. */
+export const refuseAs = (field: string, { issues }: z.core.$ZodError): No =>
+  refuse({ [field]: issues[0]?.message ?? "" });
+
 /** The same answer by the form's own fields, where the record keeps in a list or a pair what the form asks as one. */
 export const byFormField = <T>(answer: Answer<T>, nameOf: (path: string) => string): Answer<T> =>
   answer.ok

@@ -2,6 +2,7 @@
 
 import { useState, type ReactNode } from "react";
 import { SelectField } from "./field";
+import { nth } from "@/core/sums/there";
 
 interface AskDeskProps {
   readonly places: readonly string[];
@@ -15,7 +16,7 @@ interface AskDeskProps {
 
 /** Asks the weather desk about a place that it knows. */
 export function AskDesk({ places, what = "", busy = false, onAsk, children }: AskDeskProps) {
-  const [place, setPlace] = useState(places[0]!);
+  const [place, setPlace] = useState(nth(places, 0));
   return (
     <details className="no-print mb-3">
       <summary className="py-1">

@@ -1,4 +1,5 @@
 import { Stroke, STROKES, type StrokeCode } from "./stroke";
+import { keysOf } from "@/core/sums/keys";
 
 interface StrokeLegendProps {
   /** Those that are drawn; left out: all. */
@@ -6,7 +7,7 @@ interface StrokeLegendProps {
   readonly look?: string;
 }
 
-const ALL = Object.keys(STROKES) as StrokeCode[];
+const ALL = keysOf(STROKES);
 
 /** What the strokes mean. */
 export function StrokeLegend({ codes, look = "flex flex-wrap gap-x-5 gap-y-1" }: StrokeLegendProps) {

@@ -10,6 +10,7 @@ import { sayLeftOf } from "@/core/say/words";
 import type { SheetData, SheetRow } from "@/ui/sheet/sheet-data";
 import type { RulerFigures } from "@/ui/ruler";
 import { strokeOf } from "@/ui/stroke/stroke-code";
+import { known } from "@/core/sums/there";
 
 /** Weather shown over a column, the weightier first. */
 const SIGNS: readonly Trigger[] = ["snow or ice", "freezing", "rain", "heat", "bugs", "wind", "sun", "cold"];
@@ -45,7 +46,7 @@ export function sheetOf({ book, things }: Kit): SheetData {
         const { item, state, totals, worth } = one;
         const strokes = [...blank];
         for (const carried of book.carriedOf(item.id))
-          strokes[column.get(carried.outing.trip.id)!] = strokeOf(carried, item);
+          strokes[known(column, carried.outing.trip.id)] = strokeOf(carried, item);
         return {
           id: item.id,
           name: item.name,

@@ -10,7 +10,7 @@ import { findItem } from "@/data/records/items";
 import { fullOf } from "@/data/limits";
 import { store } from "@/data/connection";
 import { allTasks, removeTask, saveTasks } from "@/data/records/tasks";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { byField, refuse, refuseAs, type Answer } from "@/ui/form/answer";
 import { acting } from "@/app/acting";
 import { readBook } from "@/app/book";
 import { readApart } from "@/app/read-apart";
@@ -95,7 +95,7 @@ export async function previewCalendar(
   raw: string,
 ): Promise<Answer<FromCalendar & { readonly left: readonly string[] }>> {
   const text = Calendar.safeParse(raw);
-  if (!text.success) return refuse({ file: byField(text.error)[""]! });
+  if (!text.success) return refuseAs("file", text.error);
   const read = await readApart("calendar", text.data);
   if (!read.ok) return refuse({ file: read.why });
   const { book, kit } = await readBook();
@@ -112,7 +112,7 @@ export async function previewCalendar(
 export async function takeCalendar(raw: readonly unknown[]): Promise<Answer<number>> {
   return acting(async (tx) => {
     const tasks = z.array(Task).max(2000).safeParse(raw);
-    if (!tasks.success) return refuse({ file: Object.values(byField(tasks.error))[0]! });
+    if (!tasks.success) return refuseAs("file", tasks.error);
     const known = new Set((await allTasks(tx)).map(({ id }) => id));
     const full = await fullOf(tx, "tasks", tasks.data.filter(({ id }) => !known.has(id)).length);
     if (full) return refuse({ "": full });

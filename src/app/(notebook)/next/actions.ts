@@ -9,7 +9,7 @@ import { findTrip, keepAdvised, saveTrips } from "@/data/records/trips";
 import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { advisedFor } from "@/app/plans";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { refuse, refuseAs, type Answer } from "@/ui/form/answer";
 
 const noTrip = refuse({ "": "That trip or thing is no longer here." });
 const Items = z.array(ItemId).max(2000);
@@ -73,7 +73,7 @@ export async function keepNever(raw: readonly string[]): Promise<Answer<readonly
   return acting(async (tx) => {
     const settings = await readSettings(tx);
     const never = Settings.shape.never.safeParse(raw);
-    if (!never.success) return refuse({ "": Object.values(byField(never.error))[0]! });
+    if (!never.success) return refuseAs("", never.error);
     await saveSettings(tx, { ...settings, never: [...new Set(never.data)] });
     return { ok: true, value: settings.never };
   });

@@ -7,7 +7,7 @@ import { RecordId, Settings } from "@/core/model";
 import { unpair } from "@/data/records/pairings";
 import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { byField, refuse, refuseAs, type Answer } from "@/ui/form/answer";
 
 export async function keepSettings(raw: unknown): Promise<Answer> {
   return acting(async (tx) => {
@@ -26,7 +26,7 @@ export async function keepForgotten(raw: Settings["forgotten"]): Promise<Answer<
   return acting(async (tx) => {
     const settings = await readSettings(tx);
     const forgotten = Settings.shape.forgotten.safeParse(raw);
-    if (!forgotten.success) return refuse({ "": Object.values(byField(forgotten.error))[0]! });
+    if (!forgotten.success) return refuseAs("", forgotten.error);
     await saveSettings(tx, { ...settings, forgotten: forgotten.data });
     return { ok: true, value: settings.forgotten };
   });

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { PageHead } from "@/ui/page/page-head";
-import { Stroke, STROKES, type StrokeCode } from "@/ui/stroke/stroke";
+import { Stroke, STROKES } from "@/ui/stroke/stroke";
 import { ownLives } from "@/core/compare/own-lives";
 import type { Kit } from "@/core/advice/kit";
 import type { ItemId } from "@/core/model";
@@ -13,6 +13,7 @@ import { Paired } from "./paired";
 import { sayTaste } from "@/core/say/verdicts/taste";
 import { Learned } from "./learned";
 import { SettingsForm } from "./settings-form";
+import { entriesOf } from "@/core/sums/keys";
 
 export const metadata: Metadata = { title: "Settings" };
 
@@ -51,7 +52,7 @@ export default async function SettingsPage() {
             What the strokes mean
           </h2>
           <ul className="grid gap-x-8 gap-y-2 sm:grid-cols-3">
-            {(Object.entries(STROKES) as [StrokeCode, string][])
+            {entriesOf(STROKES)
               .filter(([code]) => code !== "-")
               .map(([code, words]) => (
                 <li key={code} className="flex items-end gap-3">

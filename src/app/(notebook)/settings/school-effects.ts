@@ -3,6 +3,7 @@ import { SCHOOLS } from "@/core/trade/schools";
 import { count, listWords, sayMass, type Units } from "@/core/units/speak";
 import { schoolEffect, type Swayed } from "@/core/weighin/school-effect";
 import { givingWay, keptWith } from "@/app/reading";
+import { keysOf, recordOf } from "@/core/sums/keys";
 
 /** Things that a school's effect names; more are counted. */
 const NAMED = 3;
@@ -11,7 +12,7 @@ const NAMED = 3;
 export const schoolEffects = keptWith(async ({ log, kit }) => {
   const effects: [SchoolName, string][] = [];
   const giveWay = givingWay();
-  for (const school of Object.keys(SCHOOLS) as SchoolName[]) {
+  for (const school of keysOf(SCHOOLS)) {
     if (school === log.settings.school) {
       effects.push([school, "What you are judged by now."]);
       continue;
@@ -30,7 +31,7 @@ export const schoolEffects = keptWith(async ({ log, kit }) => {
         .join(" ") || "Would leave the same things as now.",
     ]);
   }
-  return Object.fromEntries(effects) as Readonly<Record<SchoolName, string>>;
+  return recordOf(effects);
 });
 
 function said(verb: string, things: readonly Swayed[], units: Units): string {

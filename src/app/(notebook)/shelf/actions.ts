@@ -18,7 +18,7 @@ import { readSettings, saveSettings } from "@/data/records/settings";
 import { acting } from "@/app/acting";
 import { logIn, today } from "@/app/reading";
 import { askAbout, changedSince } from "@/ui/follow/changed-since";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { byField, refuse, refuseAs, type Answer } from "@/ui/form/answer";
 
 /** Whom a new thing takes over from, and what became of that. */
 const TakesOver = z.object({ item: ItemId, is: z.enum(OLDER_IS) });
@@ -40,7 +40,7 @@ export async function addLine(
   return acting(async (tx) => {
     const { units } = await readSettings(tx);
     const typed = Typed.safeParse(line);
-    if (!typed.success) return refuse({ line: byField(typed.error)[""]! });
+    if (!typed.success) return refuseAs("line", typed.error);
     const parsed = parseLine(typed.data, units.weight);
     if (parsed.name === "") return refuse({ line: "Give it a name, like: rain shell 312 g lid." });
     if (parsed.wrong) return refuse({ line: parsed.wrong });
@@ -64,7 +64,7 @@ export async function addLine(
         older ? { how: "bought", on: today() } : undefined,
       ),
     );
-    if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
+    if (!made.success) return refuseAs("line", made.error);
     await saveItems(
       tx,
       older && takesOver ? takeOver(older, made.data, { is: takesOver.is, on: today() }) : [made.data],
@@ -269,7 +269,7 @@ export async function restoreItems(raws: readonly unknown[]): Promise<Answer> {
 export async function saveWeighing(id: ItemId, typed: string): Promise<Answer<Was[]>> {
   return acting(async (tx) => {
     const weighing = Weighing.safeParse({ weight: typed, how: "measured", on: today() });
-    if (!weighing.success) return refuse({ weight: Object.values(byField(weighing.error))[0]! });
+    if (!weighing.success) return refuseAs("weight", weighing.error);
     const item = await findItem(tx, ItemId.parse(id));
     if (!item) return refuse({ weight: "That thing is no longer on the shelf." });
     // Of a thing weighed again and again the latest stay.

@@ -7,6 +7,7 @@ import type { Trip } from "@/core/model";
 import { says } from "@/core/say/verdicts/says";
 import { sayDays, sayDistance, sayHeight, sayMass } from "@/core/units/speak";
 import { STOW_NAMES } from "@/ui/sheet/arrange";
+import { keysOf } from "@/core/sums/keys";
 
 /** A thing in the pack, as the way asks for it: what it weighs, and what is doubtful of it. */
 interface Carried {
@@ -44,7 +45,7 @@ export function carriedOf(trip: Trip, { of, book }: Kit): CarriedIn[] {
       },
     ];
   });
-  return (Object.keys(STOW_NAMES) as (keyof typeof STOW_NAMES)[]).flatMap((stow): CarriedIn[] => {
+  return keysOf(STOW_NAMES).flatMap((stow): CarriedIn[] => {
     const here = things.filter((each) => each.stow === stow);
     return here.length ? [{ pocket: STOW_NAMES[stow], things: here.map(({ thing }) => thing) }] : [];
   });

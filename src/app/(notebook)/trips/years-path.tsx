@@ -4,6 +4,7 @@ import type { Trip } from "@/core/model";
 import { groupBy } from "@/core/sums/group";
 import { hillsPath } from "@/ui/chart/hills";
 import { sayDays, sayDistance, type Units } from "@/core/units/speak";
+import { lastOf, nth } from "@/core/sums/there";
 
 const WIDE = 1000;
 const HIGH = 96;
@@ -70,7 +71,7 @@ interface YearLineProps {
 function YearLine({ these, furthest, steepest, units }: YearLineProps) {
   const x = scaleLinear([0, furthest], [EDGE, WIDE - EDGE]);
   const y = scaleSqrt([0, steepest], [GROUND - 2, 8]);
-  const gone = these.reduce((sum, { metres }) => [...sum, sum.at(-1)! + metres], [0]);
+  const gone = these.reduce((sum, { metres }) => [...sum, lastOf(sum) + metres], [0]);
   return (
     <svg
       viewBox={`0 0 ${WIDE} ${HIGH}`}
@@ -79,7 +80,7 @@ function YearLine({ these, furthest, steepest, units }: YearLineProps) {
       aria-label={these.map((each) => sayWalked(each, units)).join("; ")}
     >
       {these.map(({ trip, metres, ascent, failed }, n) => {
-        const [from, to] = [x(gone[n]!), x(gone[n + 1]!)];
+        const [from, to] = [x(nth(gone, n)), x(nth(gone, n + 1))];
         const hill = hillsPath([{ from, to, top: y(ascent) }], GROUND);
         const words = sayWalked({ trip, metres, ascent, failed }, units);
         return (
@@ -99,7 +100,7 @@ function YearLine({ these, furthest, steepest, units }: YearLineProps) {
           </g>
         );
       })}
-      <line x1={x(0)} x2={x(gone.at(-1)!)} y1={GROUND} y2={GROUND} className="stroke-ink" />
+      <line x1={x(0)} x2={x(lastOf(gone))} y1={GROUND} y2={GROUND} className="stroke-ink" />
     </svg>
   );
 }

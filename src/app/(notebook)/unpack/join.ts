@@ -9,7 +9,7 @@ import { fullOf } from "@/data/limits";
 import { saveCarries } from "@/data/records/carries";
 import { allItems, saveItems } from "@/data/records/items";
 import { readSettings } from "@/data/records/settings";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { refuse, refuseAs, type Answer } from "@/ui/form/answer";
 
 /**
  * A thing that joined on the way: carried from a leg on (null: all the way), and whose slot it took over
@@ -46,7 +46,7 @@ export async function join(
       on: on ?? trip.legs[at]?.starts ?? trip.starts,
     }),
   );
-  if (!made.success) return refuse({ line: Object.values(byField(made.error))[0]! });
+  if (!made.success) return refuseAs("line", made.error);
   const older = items.find(({ id }) => id === after);
   await saveItems(tx, older ? takeOver(older, made.data) : [made.data]);
   await saveCarries(tx, trip.id, [

@@ -23,7 +23,7 @@ import { saveEntries } from "@/data/records/entries";
 import { removeRuling, saveRulings } from "@/data/records/rulings";
 import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { byField, refuse, refuseAs, type Answer } from "@/ui/form/answer";
 import { readBook } from "@/app/book";
 import { today } from "@/app/reading";
 import { logEntry, takeEntryBack } from "../item/[id]/actions";
@@ -86,7 +86,7 @@ export async function done(
 ): Promise<Answer<{ readonly undo: Undo; readonly says: string }>> {
   const [about, grade] = [About.safeParse(rawAbout), Condition.nullable().safeParse(rawGrade)];
   if (!about.success) return noVerdict;
-  if (!grade.success) return refuse({ condition: byField(grade.error)[""]! });
+  if (!grade.success) return refuseAs("condition", grade.error);
   const { log, kit } = await readBook();
   const advice = kit.of(about.data.item);
   const verdict = advice?.verdicts.find(

@@ -3,10 +3,11 @@ import type { FullItem } from "@/core/trade/full-item";
 import type { Kit } from "@/core/advice/kit";
 import { sayMass } from "@/core/units/speak";
 import { itemPath, tripPath } from "@/ui/paths";
+import { lastOf } from "@/core/sums/there";
 
 /** What the last trip said, in plain numbers, each of which opens its list. */
 export function LastTrip({ kit: { book, things } }: { kit: Kit }) {
-  const outing = book.outings.at(-1)!;
+  const outing = lastOf(book.outings);
   const { units } = book.settings;
   const along = things.flatMap(({ case: { item, marked } }) => {
     const last = marked.at(-1);

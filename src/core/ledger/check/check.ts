@@ -15,6 +15,7 @@ import { findKind } from "../../trade/words/names";
 import type { Mass } from "../../units/quantity";
 import { departureOf } from "../history";
 import { sayDay, sayDays } from "../../units/speak";
+import { keysOf } from "../../sums/keys";
 
 /** Something that can't be right, with the field it sits in: `["trips", 3, "ends"]`. */
 export interface Problem {
@@ -335,7 +336,7 @@ export function legNightProblems({
 
 /** More of a sort than one log, and its file, may hold. */
 const tooMany = (log: Log): Problem[] =>
-  (Object.keys(MOST) as (keyof typeof MOST)[])
+  keysOf(MOST)
     .filter((sort) => log[sort].length > MOST[sort])
     .map((sort) => ({
       path: [sort],

@@ -1,5 +1,6 @@
 import type { ItemId, Log, Trip } from "../../model";
 import { carriedAfterExit, ridesInItself } from "./check";
+import { entriesOf, recordOf } from "../../sums/keys";
 
 /**
  * What an earlier version of the app let in, and this one would refuse, put right; what was put right is
@@ -34,9 +35,7 @@ export function mendLog<T extends Log>(log: T): { readonly log: T; readonly mend
         made: trip.made.filter(isHere(trip, "what made it")),
         stay: trip.stay.filter(isHere(trip, "what could have stayed")),
         felt: trip.felt.map((night) => ({ ...night, slept: night.slept.filter(isHere(trip, "a bed")) })),
-        picks: Object.fromEntries(
-          Object.entries(trip.picks).filter(([id]) => isHere(trip, "its list")(id as ItemId)),
-        ),
+        picks: recordOf(entriesOf(trip.picks).filter(([id]) => isHere(trip, "its list")(id))),
       };
       return {
         ...trip,

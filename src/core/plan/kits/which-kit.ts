@@ -4,7 +4,7 @@ import type { Book } from "../../ledger/book";
 import type { ItemId, Moved, SavedKit, Trip } from "../../model";
 import type { Day } from "../../replay/days";
 import { areNear, monthOf, MONTHS } from "../../sums/days";
-import { known } from "../../sums/there";
+import { known, nth } from "../../sums/there";
 import type { FullItem } from "../../trade/full-item";
 import { FORESEEN } from "../../trade/triggers";
 import { isBed } from "../../trade/warmth";
@@ -205,7 +205,7 @@ export function lowLike(days: readonly Day[], month: number): number | null {
       night?.low != null && !night.roof && areNear(monthOf(on), month) ? [night.low] : [],
     )
     .sort((a, b) => a - b);
-  return lows.length < ENOUGH_NIGHTS ? null : lows[Math.floor(lows.length / COLDEST_OF)]!;
+  return lows.length < ENOUGH_NIGHTS ? null : nth(lows, Math.floor(lows.length / COLDEST_OF));
 }
 
 /** What a kit kept from a walk's list is for: its time of year, its coldest night, its weather. */

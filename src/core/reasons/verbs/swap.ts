@@ -10,6 +10,7 @@ import type { FullItem } from "../../trade/full-item";
 import { tripsBorne } from "../borne";
 import { findingOf, type Finding, type Rule } from "../finding";
 import { said, surenessOf, urgencyBy } from "../sureness";
+import { isOneOf } from "../../sums/keys";
 
 /** Chance that a complaint comes back from which it is no longer only repeated. Common practice, no source. */
 const COMES_BACK = 0.4;
@@ -56,7 +57,7 @@ export function isLongWithout({ marks }: Told, { marked }: Case): boolean {
   return since.length > marks.length * 3;
 }
 
-const isOfWeather = ({ on }: Complaint) => on !== null && (TRIGGERS as readonly string[]).includes(on);
+const isOfWeather = ({ on }: Complaint) => isOneOf(TRIGGERS, on);
 const isOfWeight = ({ what }: Complaint) => what === "too heavy" || what === "too bulky";
 
 /** Nights too cold or too hot from which the bed, and not the night, is at fault. Common practice, no source. */

@@ -1,4 +1,4 @@
-import { lastOf } from "../../sums/there";
+import { lastOf, nth } from "../../sums/there";
 import type { Entry, ItemId, Leg, LegId, Mark } from "../../model";
 import { count, percent, sayDay, sayDistance, type Units } from "../../units/speak";
 
@@ -55,7 +55,7 @@ export function happenedOn(
 ): { readonly metres: number; readonly words: string } | null {
   const at = mark?.at;
   const leg = legs.findIndex(({ id }) => id === at?.leg);
-  const metres = at?.distance?.m ?? (leg < 0 ? null : (ends[leg]! + ends[leg + 1]!) / 2);
+  const metres = at?.distance?.m ?? (leg < 0 ? null : (nth(ends, leg) + nth(ends, leg + 1)) / 2);
   if (!mark || metres === null) return null;
   return {
     metres: Math.min(metres, lastOf(ends)),

@@ -1,4 +1,4 @@
-import { known } from "../../sums/there";
+import { known, nth } from "../../sums/there";
 import type { Item } from "../../model";
 import type { Kind } from "../kind";
 import { KINDS } from "../kinds";
@@ -110,7 +110,7 @@ export function findKind(word: string): Kind | undefined {
     .toLowerCase()
     .replace(/[\s_]+/g, " ");
   // "stakes, set" is stakes; "filters" a filter.
-  return [plain, plain.split(",")[0]!]
+  return [plain, nth(plain.split(","), 0)]
     .flatMap((name) => [name, name.replace(/s$/, "")])
     .map(named)
     .find((found) => found !== undefined);

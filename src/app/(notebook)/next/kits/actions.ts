@@ -9,7 +9,7 @@ import { findTrip, saveTrips } from "@/data/records/trips";
 import { acting } from "@/app/acting";
 import { readBook } from "@/app/book";
 import { plansOf } from "@/app/plans";
-import { refuse, type Answer } from "@/ui/form/answer";
+import { refuse, refuseAs, type Answer } from "@/ui/form/answer";
 import { aheadOf } from "../ahead";
 import { kitsAhead } from "./kits-data";
 
@@ -19,7 +19,7 @@ const noTrip = refuse({ "": "That trip is no longer here." });
 /** Keeps a list by a name: that of a walk, by its trip, or the one of the trip ahead. Answers its id. */
 export async function keepKit(rawName: string, from: string): Promise<Answer<string>> {
   const name = Name.safeParse(rawName);
-  if (!name.success) return refuse({ name: name.error.issues[0]!.message });
+  if (!name.success) return refuseAs("name", name.error);
   const reading = await readBook();
   const { log, book } = reading;
   const trip = log.trips.find(({ id }) => id === TripId.safeParse(from).data);

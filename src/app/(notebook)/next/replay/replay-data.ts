@@ -10,6 +10,7 @@ import { areNear, monthOf } from "@/core/sums/days";
 import { pastOf } from "@/app/past";
 import type { Reading } from "@/app/reading";
 import { plansOf } from "@/app/plans";
+import { nth } from "@/core/sums/there";
 
 /** What is asked of the page: which list, what is left out of it and put in, over which days. */
 export interface Asked {
@@ -105,7 +106,7 @@ export async function replayFor(asked: Asked, trip: Trip | null, reading: Readin
   const { book } = reading;
   const { days, replay } = await pastOf(reading);
   const overs = oversOf(days, trip);
-  const over = overs.find(({ key }) => key === asked.over) ?? overs[0]!;
+  const over = overs.find(({ key }) => key === asked.over) ?? nth(overs, 0);
   const whole = await listOf(asked.list, trip, reading);
   const without = new Set(asked.without);
   const more = asked.and.flatMap((id) => book.item(id) ?? book.wishes.find((wish) => wish.id === id) ?? []);

@@ -15,6 +15,7 @@ import {
 import { daysBetween } from "@/core/sums/days";
 import type { WeatherDay } from "@/core/weather/desk";
 import { weatherDesk } from "@/standins/weather-desk";
+import { lastOf, nth } from "@/core/sums/there";
 
 /** Days back from which a trial is still news. */
 const LATELY = 30;
@@ -27,7 +28,7 @@ export const bigTrip = (planned: readonly Trip[], asked: string | undefined): Tr
 
 /** What the weather desk expects near home on some days; none where it does not know the place. */
 export const expectedAt = async (place: string | undefined, days: readonly string[], today: string) =>
-  place !== undefined && days.length > 0 ? weatherDesk.days(place, days[0]!, days.at(-1)!, today) : [];
+  place !== undefined && days.length > 0 ? weatherDesk.days(place, nth(days, 0), lastOf(days), today) : [];
 
 /** Everything that the page shows. */
 export async function shakedownFor(trip: Trip, place: string | undefined, reading: Reading) {

@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { SelectField } from "@/ui/form/field";
+import { nth } from "@/core/sums/there";
 
 const WORDS = ["This", "beside that", "and that"];
 
@@ -26,7 +27,7 @@ export function ChooseThings({
       {places.map((id, n) => (
         <SelectField
           key={n}
-          label={WORDS[n]!}
+          label={nth(WORDS, n)}
           value={id}
           options={[["", "choose …"], ...options]}
           onChange={(event) => choose(n, event.target.value)}

@@ -6,6 +6,7 @@ import type { Kept } from "@/core/compare/money";
 import { sayMoney } from "@/core/say/money";
 import { count, sayDay } from "@/core/units/speak";
 import { itemPath } from "@/ui/paths";
+import { lastOf, nth } from "@/core/sums/there";
 
 const WIDE = 240;
 const HIGH = 78;
@@ -48,8 +49,8 @@ function Curve({ points, currency, name }: { points: readonly CostPoint[]; curre
   const told = points
     .filter(({ nights }) => nights >= 1)
     .map((point) => ({ ...point, a: point.paid / point.nights }));
-  const first = told[0]!;
-  const end = told.at(-1)!;
+  const first = nth(told, 0);
+  const end = lastOf(told);
   const x = scaleLinear([0, end.nights], [EDGE, WIDE - EDGE]);
   const all = told.map(({ a }) => a);
   const y = scaleLog([Math.min(...all) * 0.9, Math.max(...all) * 1.1], [HIGH - EDGE, EDGE]);

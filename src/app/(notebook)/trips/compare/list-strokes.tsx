@@ -3,6 +3,7 @@ import type { Listed } from "@/core/compare/lists";
 import type { Use } from "@/core/model";
 import { count, sayMass, type Units } from "@/core/units/speak";
 import { Section } from "@/ui/page/section";
+import { nth } from "@/core/sums/there";
 
 /** What became of a thing on a list: how it was used, or that it was only cover, or nobody told. */
 type Came = Use | "cover" | "not told";
@@ -54,7 +55,7 @@ export function ListStrokes({ lists, units }: { lists: readonly DrawnList[]; uni
             >
               <Strokes things={things} x={x} units={units} />
             </svg>
-            <span className="num text-right text-sm">{sayMass(totals[n]!, units)}</span>
+            <span className="num text-right text-sm">{sayMass(nth(totals, n), units)}</span>
           </li>
         ))}
       </ul>

@@ -1,9 +1,10 @@
 import { freeLegId } from "@/core/ledger/stretches";
 import type { Part } from "@/core/track/join";
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
-import type { ItemId, LegId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
+import type { ItemId, Offer, Stow, Strength, Trigger, Track, TripId } from "@/core/model";
 import type { Units } from "@/core/units/speak";
 import { parseNumber, typedTemperature, withUnit } from "@/core/units/quantity";
+import { entriesOf } from "@/core/sums/keys";
 
 export interface LegValues {
   /** The leg's id, which it keeps wherever it is put. */
@@ -85,8 +86,8 @@ export function toTrip(id: TripId | undefined, typed: TripValues, units: Units):
     ),
     conditions: told(typed.conditions),
     counted: Object.fromEntries(
-      Object.entries(typed.counted).flatMap(([trigger, days]) =>
-        days.trim() && typed.conditions[trigger as Trigger] !== "none" ? [[trigger, parseNumber(days)]] : [],
+      entriesOf(typed.counted).flatMap(([trigger, days]) =>
+        days.trim() && typed.conditions[trigger] !== "none" ? [[trigger, parseNumber(days)]] : [],
       ),
     ),
     offers: told(typed.offers),
@@ -98,7 +99,7 @@ const told = (strengths: Partial<Record<string, Strength>>) =>
 
 /** One leg more, with an id of its own. */
 export function blankLeg(legs: readonly LegValues[]): LegValues {
-  const leg = freeLegId(legs.map(({ leg: id }) => ({ id: id as LegId })));
+  const leg = freeLegId(legs.map(({ leg: id }) => id));
   return {
     leg,
     name: "",

@@ -6,6 +6,7 @@ import { count, sayDistance, sayHeight, type Units } from "@/core/units/speak";
 import { hillsPath } from "@/ui/chart/hills";
 import type { LegValues, TripValues } from "./trip-form-values";
 import type { PartOfTripForm } from "./when-fields";
+import { lastOf, nth } from "@/core/sums/there";
 
 const WIDE = 1000;
 const HIGH = 120;
@@ -53,7 +54,7 @@ export function WayAsTyped({ form: { control }, units }: Pick<PartOfTripForm, "f
   const x = (at: number) => EDGE + ((WIDE - 2 * EDGE) * at) / metres;
   const climb = ({ ascent, metres: way }: Stretch) => (ascent ?? way * LEVEL) / way;
   const steepest = Math.max(LEVEL, ...legs.map(climb));
-  const starts = legs.reduce((all, leg) => [...all, all.at(-1)! + leg.metres], [0]);
+  const starts = legs.reduce((all, leg) => [...all, lastOf(all) + leg.metres], [0]);
   const nights = nightsOf({ nights: nightsTyped, starts: first, ends: last });
   const up = legs.reduce((sum, { ascent }) => sum + (ascent ?? 0), 0);
   const weather = Object.entries(conditions).flatMap(([trigger, strength]) =>
@@ -73,8 +74,8 @@ export function WayAsTyped({ form: { control }, units }: Pick<PartOfTripForm, "f
         <path
           d={hillsPath(
             legs.map((leg, n) => ({
-              from: x(starts[n]!),
-              to: x(starts[n + 1]!),
+              from: x(nth(starts, n)),
+              to: x(nth(starts, n + 1)),
               top: GROUND - (GROUND - TOP) * (climb(leg) / steepest),
             })),
             GROUND,
@@ -83,7 +84,7 @@ export function WayAsTyped({ form: { control }, units }: Pick<PartOfTripForm, "f
         />
         <line x1={EDGE} x2={WIDE - EDGE} y1={GROUND} y2={GROUND} className="stroke-ink" />
         {legs.map((leg, n) => (
-          <LegName key={n} leg={leg} from={x(starts[n]!)} to={x(starts[n + 1]!)} />
+          <LegName key={n} leg={leg} from={x(nth(starts, n))} to={x(nth(starts, n + 1))} />
         ))}
         {nights <= MOST_NIGHTS &&
           Array.from({ length: nights }, (_, n) => x((metres * (n + 1)) / (nights + 1))).map((at) => (

@@ -6,6 +6,7 @@ import type { SupplyUse } from "@/core/weighin/supplies";
 import type { SuppliesAhead } from "@/core/weighin/supplies-ahead";
 import { Section } from "@/ui/page/section";
 import { Rate, told, type Ahead } from "./rate";
+import { nth } from "@/core/sums/there";
 
 /** What can be carried, what is drunk, and what a dry stretch and a dry camp want. */
 export function Water({
@@ -23,7 +24,7 @@ export function Water({
 }) {
   const { units } = book.settings;
   const { vessels, capacity, need, lacks } = wanted.water;
-  const use = told(uses, "water")[0]!;
+  const use = nth(told(uses, "water"), 0);
   const litres = (value: number) => sayAmount(value, "L", units);
   const carried = use.taken.reduce((sum, { out }) => sum + out, 0);
   const drunk = use.taken.reduce((sum, { used }) => sum + used, 0);

@@ -6,6 +6,7 @@ import { distanceNumber, percent, sayDistance, sayHeight, type Units } from "@/c
 import { METRES_PER_FOOT, METRES_PER_MILE } from "@/core/units/quantity";
 import { flagEnd, flagRows } from "@/ui/chart/flags";
 import { Figure } from "@/ui/page/figure";
+import { lastOf, nth } from "@/core/sums/there";
 
 /** Something that happened at a place on the way. */
 export interface Happened {
@@ -178,7 +179,7 @@ function Profile({ track, ends, happened, units }: ProfileProps) {
           x={x(each.metres / inUnits)}
           y={y(near(each.metres) / heightUnit)}
           name={each.name}
-          top={head - 3 - ROW * rows[n]!}
+          top={head - 3 - ROW * nth(rows, n)}
         />
       ))}
     </svg>
@@ -237,7 +238,7 @@ function Plan({ track, units }: { track: Track; units: Units }) {
     scaleLinear([0, metresPerPixel * 70], [0, 1])
       .ticks(2)
       .at(-1) ?? 0;
-  const [first, last] = [placed[0]!, placed.at(-1)!];
+  const [first, last] = [nth(placed, 0), lastOf(placed)];
   return (
     <svg
       viewBox={`0 0 ${wide} ${high}`}

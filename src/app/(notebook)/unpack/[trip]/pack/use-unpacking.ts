@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { tell } from "@/ui/notice/notice";
 import type { Mark, TripId } from "@/core/model";
-import { overruled } from "@/core/model/merge-mark";
+import { only, overruled } from "@/core/model/merge-mark";
 import { markInFile } from "@/core/model/plain-mark";
 import { count, listWords } from "@/core/units/speak";
 import { isUnsaved, sendMark } from "@/ui/marks/send-mark";
@@ -71,9 +71,7 @@ async function sendChange(trip: TripId, { item, mark, from }: Change): Promise<P
   const known = before?.mark ?? null;
   // A place is told with its distance typed, which nothing here reads again.
   const fields = overruled(known, was, is).filter((field) => field !== "at");
-  return known && fields.length > 0
-    ? (Object.fromEntries(fields.map((field) => [field, known[field]])) as Partial<Mark>)
-    : null;
+  return known && fields.length > 0 ? (only(known, fields) as Partial<Mark>) : null;
 }
 
 /** Two screens said the same thing otherwise: the later stands, and one press brings the earlier back. */

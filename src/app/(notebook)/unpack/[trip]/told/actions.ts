@@ -12,7 +12,7 @@ import { changeLine, takeInLines } from "@/data/records/lines";
 import { readSettings } from "@/data/records/settings";
 import { findTrip } from "@/data/records/trips";
 import { acting } from "@/app/acting";
-import { byField, refuse, type Answer } from "@/ui/form/answer";
+import { refuse, refuseAs, type Answer } from "@/ui/form/answer";
 import { HeardOf, take, takeBack, Undo, type Taken } from "./taking";
 
 const noTrip = refuse({ "": "That trip is no longer here." });
@@ -85,7 +85,7 @@ export async function putLineBack(
 export async function rewriteLine(trip: TripId, id: string, typed: string): Promise<Answer<string>> {
   return acting(async (tx) => {
     const text = LineText.safeParse(typed);
-    if (!text.success) return refuse({ text: Object.values(byField(text.error))[0]! });
+    if (!text.success) return refuseAs("text", text.error);
     const was = await changeLine(tx, TripId.parse(trip), RecordId.parse(id), (each) => ({
       ...each,
       text: text.data,

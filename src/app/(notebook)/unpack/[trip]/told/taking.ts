@@ -10,7 +10,7 @@ import { removeEntry, saveEntries } from "@/data/records/entries";
 import { refuseAfterExit } from "@/data/records/exits";
 import { removeItem } from "@/data/records/items";
 import { saveTrips } from "@/data/records/trips";
-import { refuse, type Answer } from "@/ui/form/answer";
+import { refuse, whatIsWrong, type Answer } from "@/ui/form/answer";
 import { join } from "../../join";
 
 /** What taking a line did, to take all of it back: the trip and the marks as they were, and what was added. */
@@ -54,7 +54,7 @@ export async function take(
       },
       on,
     );
-    if (!answer.ok) return refuse({ "": Object.values(answer.fields)[0]! });
+    if (!answer.ok) return refuse({ "": whatIsWrong(answer) });
     added.push(answer.value);
   }
   await saveTrips(tx, [next]);

@@ -4,6 +4,7 @@ import type { Strength, TripId } from "@/core/model";
 import { useDoing } from "@/ui/use-doing";
 import { setDay, setDays } from "../../../actions";
 import { DAY_WEATHERS } from "./day-weathers";
+import { nth } from "@/core/sums/there";
 
 interface DayCell {
   readonly strength: Strength;
@@ -76,7 +77,7 @@ export function DayGrid({ trip, days }: DayGridProps) {
                 <span className="block text-muted">{more}</span>
               </th>
               {weather.map((cell, at) => {
-                const [trigger, head] = DAY_WEATHERS[at]!;
+                const [trigger, head] = nth(DAY_WEATHERS, at);
                 return (
                   <td key={trigger} className="p-0 text-center">
                     <button
