@@ -140,9 +140,9 @@ test("a trip whose name is not Latin is unpacked like any other, and copies of w
   await page.close();
 });
 
-// A share of `npm run hostile`, which goes on for as long as it is told.
+// Each attack once: `npm run hostile` goes on for as long as it is told.
 test("kills in marks and imports, second processes, bodies and addresses that nobody should send: nothing lost, nothing torn, no failure", async () => {
-  const outcomes = await attackFor(30, 7, inject("demoSnapshot"));
+  const outcomes = await attackFor(1, 7, inject("demoSnapshot"));
   expect(outcomes.flatMap(({ name, faults }) => faults.map((fault) => `${name}: ${fault}`))).toEqual([]);
   expect(outcomes.every(({ rounds, tries }) => rounds > 0 && tries > 0)).toBe(true);
 });

@@ -41,11 +41,11 @@ export const end = (child: ChildProcess): Promise<void> =>
     child.on("exit", () => resolve()).kill();
   });
 
-/** Waits until the app answers: with a page, or, where it is shared and nobody is paired, with 401. */
-export async function answers(url: string, child: ChildProcess, at = "/settings"): Promise<void> {
+/** Waits until the app answers: that it is alive, or, where it is shared and nobody is paired, with 401. */
+export async function answers(url: string, child: ChildProcess): Promise<void> {
   const deadline = Date.now() + 60_000;
   while (
-    !(await fetch(url + at).then(
+    !(await fetch(`${url}/api/alive`).then(
       ({ ok, status }) => ok || status === 401,
       () => false,
     ))

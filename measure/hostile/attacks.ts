@@ -27,7 +27,7 @@ const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 export async function start(target: Target, snapshot?: string): Promise<void> {
   target.port = await freePort();
   target.child = launch(target.folder, target.port, snapshot);
-  await answers(urlOf(target), target.child, "/api/alive");
+  await answers(urlOf(target), target.child);
 }
 
 async function killed(target: Target): Promise<void> {

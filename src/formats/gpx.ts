@@ -39,8 +39,8 @@ export function readGpx(text: string, file = "the file"): ReadGpx {
     return { ok: false, why: "This file has a document type, which no GPX needs. It is not read." };
   if (LONG_TAG.test(text))
     return { ok: false, why: "This is not a GPX file: it has a tag longer than any GPX needs." };
-  const root = textual(() => parseXml(text)).gpx as Node | undefined;
-  if (!root || typeof root !== "object")
+  const root = textual(() => parseXml(text)).gpx;
+  if (!isNode(root))
     return { ok: false, why: whereBroken(text) ?? "This is not a GPX file: it has no <gpx> in it." };
   const read = (node: Node, segments: readonly (readonly Node[])[], fallback: string) =>
     toTrack(file, word(node.name) || fallback, segments);
@@ -62,10 +62,12 @@ export function readGpx(text: string, file = "the file"): ReadGpx {
     };
   return {
     ok: true,
-    name: word((root.metadata as Node | undefined)?.name) || word(root.name) || nth(walked, 0).name,
+    name: (isNode(root.metadata) && word(root.metadata.name)) || word(root.name) || nth(walked, 0).name,
     tracks: walked,
   };
 }
+
+const isNode = (value: unknown): value is Node => typeof value === "object" && value !== null;
 
 const isTrack = (each: ReadTrack | string | null): each is ReadTrack =>
   each !== null && typeof each !== "string";

@@ -53,9 +53,10 @@ const serialNumber = () =>
 
 /** Its own authority beside the data; made at the first need. The key is readable by its owner alone. */
 async function authorityIn(folder: string): Promise<Authority> {
-  const [certificateFile, keyFile] = ["authority.pem", "authority.key"].map((name) =>
-    path.join(folder, "share", name),
-  ) as [string, string];
+  const [certificateFile, keyFile] = [
+    path.join(folder, "share", "authority.pem"),
+    path.join(folder, "share", "authority.key"),
+  ];
   const known = await Promise.all([readFile(certificateFile, "utf8"), readFile(keyFile, "utf8")]).catch(
     () => null,
   );

@@ -81,11 +81,11 @@ const RULES: readonly Rule[] = [
 /** The advice on one thing by itself; what the whole kit has to say of it is in `kit.ts`. */
 export function advise(one: Case): Advice {
   const departed = gone(one);
-  const resolved: readonly Resolved[] = departed
+  const [lead, ...others]: readonly [Resolved, ...Resolved[]] = departed
     ? [{ ...departed, ruling: standingRuling(one, departed), also: [] }]
     : resolve(one, one.standing === "active" ? foundOf(one) : []);
-  const verdicts = resolved.map((each): Verdict => ({ ...each, stake: stakeOf(one, each) }));
-  return adviceOf(one, verdicts as [Verdict, ...Verdict[]]);
+  const verdict = (each: Resolved): Verdict => ({ ...each, stake: stakeOf(one, each) });
+  return adviceOf(one, [verdict(lead), ...others.map(verdict)]);
 }
 
 const foundOf = (one: Case): Finding[] =>

@@ -192,11 +192,8 @@ export function comfortOf(
     ODD_NIGHTS / SORTS +
     (1 - (2 * ODD_NIGHTS) / SORTS) *
       chances.reduce((sum, chance, n) => sum + chance * normalBelow((nth(GRID, n) - air) / NIGHT_SPREAD), 0);
-  const [median, low, high] = [0.5, 0.1, 0.9].map((p) => quantileOf(GRID, chances, p)) as [
-    number,
-    number,
-    number,
-  ];
+  const at = (p: number) => quantileOf(GRID, chances, p);
+  const [median, low, high] = [at(0.5), at(0.1), at(0.9)];
   return {
     median,
     low,

@@ -109,7 +109,7 @@ export function replayer(book: Book, gramsNow: (thing: FullItem) => number): Rep
       const gramsIn = (things: readonly FullItem[]) =>
         things.reduce((sum, thing) => sum + gramsNow(thing), 0);
       const kept = gramsIn(list.filter(isKept));
-      const sum = { days: [] as Day[], trips: 0, less: 0 };
+      const sum: { days: Day[]; trips: number; less: number } = { days: [], trips: 0, less: 0 };
       const [cold, lacks, water, there]: [ColdNight[], Lack[], WaterShort[], Replayed["there"][number][]] = [
         [],
         [],

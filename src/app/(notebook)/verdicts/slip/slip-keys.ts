@@ -6,9 +6,9 @@ const SLIPS = "[data-slip]";
  * Brings the focus to the slip after (or before) one; to the other side where there is none, so that it is
  * never lost.
  */
-export function focusSlip(from: Element, by: 1 | -1 = 1): void {
+export function focusSlip(from: HTMLElement, by: 1 | -1 = 1): void {
   const all = [...document.querySelectorAll<HTMLElement>(SLIPS)];
-  const at = all.indexOf(from as HTMLElement);
+  const at = all.indexOf(from);
   const next = all[at + by] ?? all[at - by];
   next?.focus({ preventScroll: true });
   next?.scrollIntoView({ block: "nearest" });
@@ -30,9 +30,10 @@ const ACTS: Readonly<Record<string, string>> = {
  */
 export function onSlipKey(event: KeyboardEvent): void {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-  const target = event.target as HTMLElement;
+  const { target } = event;
+  if (!(target instanceof HTMLElement)) return;
   const first = target === document.body ? document.querySelector<HTMLElement>(SLIPS) : null;
-  const slip = target.closest(SLIPS) ?? first;
+  const slip = target.closest<HTMLElement>(SLIPS) ?? first;
   if (!slip) return;
   if (first && event.key.startsWith("Arrow")) {
     event.preventDefault();
