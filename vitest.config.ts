@@ -45,6 +45,7 @@ export default defineConfig({
     sequence: { sequencer: LongestFirst },
     maxWorkers: 2,
     unstubGlobals: true,
+    setupFiles: ["tests/seed.ts"],
     projects: [
       {
         extends: true,

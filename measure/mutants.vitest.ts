@@ -12,5 +12,6 @@ export default defineConfig({
       "measure/{practice,doing}.test.ts",
     ],
     testTimeout: 120_000,
+    setupFiles: ["tests/seed.ts"],
   },
 });
