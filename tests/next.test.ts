@@ -166,6 +166,9 @@ test("the demo opens on a trip that waits, and its next has something in every c
 
     // By drag, with the mouse: dropped on a column it is there, dropped beside them it stays.
     await page.setViewportSize({ width: 1280, height: 4000 });
+    // All of it is in view now, and nothing scrolls under the hand.
+    await page.evaluate(() => scrollTo({ top: 0, behavior: "instant" }));
+    await expect.poll(() => page.evaluate(() => scrollY)).toBe(0);
     const column = (name: string) => page.getByRole("region", { name, exact: true });
     const row = (name: string, thing: string) =>
       column(name)

@@ -27,7 +27,7 @@ test("an opened slip shows the whole argument: the rule and its line, the chance
   await filter.getByRole("img", { name: /^Chance to last by wear/ }).waitFor();
   const chair = page.getByRole("article", { name: "drop Folding chair" });
   await chair.getByText("The whole argument").click();
-  await chair.getByText("Used on 3 more trips: then “keep”.").waitFor();
+  await chair.getByText("Used on three more trips: then “keep”.").waitFor();
   await chair.getByText(/the line is 35/).waitFor();
   await expectAccessible(page);
   expect(faults).toEqual([]);

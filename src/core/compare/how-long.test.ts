@@ -68,7 +68,9 @@ describe("how long a thing goes on", () => {
     expect(sayHowLong(told, TODAY)).toContain(
       `like yours; at your pace until about ${new Date(told.ends!).toLocaleDateString("en-GB", { month: "long", year: "numeric", timeZone: "UTC" })}; order the next by `,
     );
-    expect(sayHowLong({ trips: 3, ends: null, orderBy: null }, TODAY)).toBe("3\u00a0more trips like yours");
+    expect(sayHowLong({ trips: 3, ends: null, orderBy: null }, TODAY)).toBe(
+      "three\u00a0more trips like yours",
+    );
     expect(sayHowLong({ trips: 0, ends: null, orderBy: TODAY }, TODAY)).toBe(
       "less than one more trip like yours; order the next now",
     );

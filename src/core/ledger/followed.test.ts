@@ -70,8 +70,8 @@ describe("what was advised, against what was packed and what happened", () => {
   test("in sentences", () => {
     const units = { weight: "g", distance: "km", temperature: "C" } as const;
     expect(sayFollowed(followed, units).map((each) => each.replaceAll("\u00a0", " "))).toEqual([
-      "Of 4 things that you were told to leave, two stayed at home, 700 g less; one missed, and two went along all the same; one used.",
-      "1 thing that had to be seen to first went along all the same; one failed.",
+      "Of four things that you were told to leave, two stayed at home, 700 g less; one missed, and two went along all the same; one used.",
+      "One thing that had to be seen to first went along all the same; one failed.",
     ]);
     expect(sayFollowed([], units)).toEqual([]);
   });

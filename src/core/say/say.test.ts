@@ -1,11 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyFile, logOf } from "../../../tests/histories";
-import { one, TODAY, verdicts } from "../../../tests/judged";
+import { TODAY } from "../../../tests/judged";
 import { openBook } from "../ledger/book";
 import { endsOf } from "../ledger/stretches";
 import { Leg, Mark } from "../model";
-import { findingOf, type Finding, type Reason, type ReasonFacts } from "../reasons/finding";
 import type { Supposition } from "../advice/flip";
 import { kitOf } from "../advice/kit";
 import { sayFlip } from "./verdicts/flip";
@@ -267,7 +266,7 @@ test("what would change a verdict is one sentence, whatever is supposed", () => 
     "Used on one more trip with rain: then “keep”.",
   );
   expect(said({ kind: "trips", n: 3, use: "unused", calls: ["rain"], without: true })).toBe(
-    "Unused on 3 more trips without rain: then “keep”.",
+    "Unused on three more trips without rain: then “keep”.",
   );
   expect(said({ kind: "next trip", factor: 0.5 })).toBe("A next trip of half the length: then “keep”.");
   expect(said({ kind: "next trip", factor: 2 })).toBe("A next trip of twice the length: then “keep”.");
@@ -296,151 +295,3 @@ test("of any history, in any units: whole sentences, with nothing of the machine
     }),
     { numRuns: 150 },
   ));
-
-describe("a sentence for each reason, branch by branch", () => {
-  /** The case of one thing after two trips, the last told of in a note. */
-  const caseOf = (item: object = { kind: "filter" }, note = "") =>
-    verdicts(logOf(one(item, 2, (at) => (at === 1 ? { note } : {}))))[0]!.case;
-  const said = <R extends Reason>(
-    reason: R,
-    facts: ReasonFacts[R],
-    told: Partial<Finding> = {},
-    it = caseOf(),
-  ) =>
-    plain(
-      says(
-        it,
-        findingOf({
-          verb: "keep",
-          reason,
-          facts,
-          urgency: "watch",
-          sureness: "sure",
-          trips: [],
-          ...told,
-        } as never),
-      ),
-    );
-
-  test("a look names what can be measured, where there is more than a grade", () => {
-    const facts = { worn: 0, givesOut: 0.4, unit: "nights" } as const;
-    const grade = "grade it 0 to 5";
-    expect(said("look it over", facts, {}, caseOf({ kind: "quilt" }))).toMatch(
-      `${grade}, or measure its loft.`,
-    );
-    expect(said("look it over", facts, {}, caseOf({ kind: "pot" }))).toMatch(new RegExp(`${grade}\\.$`));
-    expect(said("look it over", { ...facts, worn: 38 }, {}, caseOf({ kind: "pot" }))).toMatch(
-      /^38 nights on it, /,
-    );
-  });
-
-  test("frost that nobody noted, and frost of which nobody knows, with what was written", () => {
-    const outing = caseOf().marked[1]!.outing;
-    const met = { outing, hard: false, on: outing.trip.ends };
-    const it = caseOf({ kind: "filter" }, "Cold night.");
-    expect(said("frost nobody noted", { ...met, how: "unasked" }, {}, it)).toBe(
-      "A light frost on Walk 2, and nobody noted whether it was kept warm. Say so if it was; if not, try its flow, and replace it if in doubt.",
-    );
-    expect(said("frost nobody noted", { ...met, how: "unknown" }, {}, it)).toMatch(
-      /nobody knows whether it was kept warm \(“Cold night”\)\. Say so/,
-    );
-    expect(said("froze", { ...met, how: "froze", hard: true })).toBe(
-      "It froze wet on Walk 2. Replace it now.",
-    );
-    expect(said("froze", { ...met, how: "froze", hard: true, outing: null })).toMatch(
-      /^It froze wet in store\./,
-    );
-    expect(said("froze", { ...met, how: "unknown", hard: true }, {}, it)).toBe(
-      "There was hard frost on Walk 2, and nobody knows whether it froze (“Cold night”). Replace it: it can't be tested.",
-    );
-    expect(said("froze", { ...met, how: "unasked", hard: true })).toMatch(/^Used in hard frost on Walk 2/);
-  });
-
-  test("a date: on the trip, soon, past, and long past", () => {
-    const facts = { expires: "2026-11-01", daysLeft: -23, falls: "past" } as const;
-    expect(said("past its date", facts)).toBe("Its date was 1 November 2026. Replace it.");
-    expect(said("past its date", { ...facts, daysLeft: -400 })).toMatch(
-      /^Its date was 1 November 2026, .+ ago\. /,
-    );
-    expect(said("past its date", { ...facts, daysLeft: 9, falls: "soon" })).toMatch(
-      /^Its date is 9 days off/,
-    );
-    expect(said("past its date", { ...facts, daysLeft: 30, falls: "on the trip" })).toMatch(
-      /falls before .* ends\. Replace it before you go\.$/,
-    );
-  });
-
-  test("what is gone: what took its place, whether it was liked, and why nothing is to buy", () => {
-    const it = caseOf({ kind: "mug" });
-    const departure = { how: "lost", outing: it.marked[1]!.outing, on: null, mark: null } as never;
-    expect(said("gone and done", { departure, by: it.item })).toBe(
-      "Lost on Walk 2. The it took its place: done.",
-    );
-    expect(said("gone and done", { departure, by: null })).toMatch(/Nothing more is known of it\.$/);
-    expect(said("buy again", { departure } as never, {}, it)).toMatch(/It was liked: buy the same again\.$/);
-    expect(
-      said("buy again", { departure: { how: "worn out", outing: null, on: null } } as never, {}, it),
-    ).toBe("Worn out, and nothing you own fills its place. Buy another, if you still want what it did.");
-    expect(
-      (["unused", "disliked", "doubled"] as const).map(
-        (because) => said("gone unloved", { departure, because }).split(". ")[1],
-      ),
-    ).toEqual([
-      "It was hardly wanted: nothing to buy.",
-      "It was not liked: nothing to buy.",
-      "Another does its job: nothing to buy.",
-    ]);
-  });
-
-  test("what earned its place is told by days, by trips, or by the trips that called for it", () => {
-    const facts = { used: 3, trips: 5, days: null, out: 3, called: 5, worth: null } as const;
-    const earned = (more: object) => said("earns its place", { ...facts, ...more });
-    expect(earned({})).toBe("Used on three of five trips. Keep it.");
-    expect(earned({ used: 5 })).toBe("Used on all five trips. Keep it.");
-    expect(earned({ used: 2, trips: 2, called: 2 })).toBe("Used on both trips. Keep it.");
-    expect(earned({ used: 1, trips: 1, called: 1 })).toBe("Used on its one trip. Keep it.");
-    expect(earned({ called: 4 })).toBe("Used on three of the four trips that called for it. Keep it.");
-    expect(earned({ called: 3 })).toBe("Used on all three trips that called for it. Keep it.");
-    expect(earned({ called: 1, used: 1 })).toBe("Used on the one trip that called for it. Keep it.");
-    // Used oftener than it was called for: the calls say nothing.
-    expect(earned({ called: 2 })).toBe("Used on three of five trips. Keep it.");
-    expect(earned({ out: 35, days: 20 })).toBe("Used on 20 of 35 days. Keep it.");
-    expect(earned({ out: 35, trips: 1 })).toMatch(/^Used through five weeks\. /);
-    expect(earned({ out: 13, days: 9 })).toBe("Used on three of five trips. Keep it.");
-    expect([0.9, 1, 2, 5.2, 30].map((worth) => /worth (.*) its weight/.exec(earned({ worth }))?.[1])).toEqual(
-      [undefined, "just", "twice", "five times", "many times"],
-    );
-  });
-
-  test("a leaning says that it is one; what was said once says where, what was said often how often", () => {
-    const facts = { times: 1, used: 0, trips: 1, chances: 2, of: 2 } as const;
-    const on = { trips: [caseOf().marked[1]!.outing.trip.id] };
-    expect(said("could have stayed", facts, { ...on, sureness: "leaning" })).toBe(
-      "You named it as one that could have stayed, on Walk 2; though it was used. Leaning: leave it.",
-    );
-    expect(said("could have stayed", { ...facts, times: 2, used: 1, trips: 4 }, on)).toBe(
-      "You named it as one that could have stayed twice; used on one of four trips. Leave it.",
-    );
-    expect(said("could have stayed", { ...facts, times: 3, used: 0, trips: 4 }, on)).toMatch(
-      /; never used in 4 trips\. /,
-    );
-  });
-
-  test("nights that a bed was wrong for: the other way round for a warm one", () => {
-    const facts = { nights: 2, of: 5, low: -3, comfort: null } as const;
-    expect(said("wrong for its nights", { ...facts, felt: "cold" })).toBe(
-      "Too cold on two of five nights noted, at −3 °C and below. Something warmer for nights like those, this for milder ones.",
-    );
-    expect(said("wrong for its nights", { ...facts, felt: "hot", low: null })).toBe(
-      "Too hot on two of five nights noted. A lighter one for nights like those.",
-    );
-  });
-
-  test("what is owned by another is its owner's to hear of, where it is to be mended or replaced", () => {
-    const borrowed = caseOf({ kind: "filter", owner: "Ida" });
-    expect(said("unknown past", {}, { verb: "replace" }, borrowed)).toMatch(/ It is Ida’s: tell them\.$/);
-    expect(said("unknown past", {}, { verb: "keep" }, borrowed)).not.toMatch(/Ida/);
-    expect(said("unknown past", {}, { verb: "replace", done: true }, borrowed)).not.toMatch(/Ida/);
-    expect(said("unknown past", {}, { verb: "replace" })).not.toMatch(/tell them/);
-  });
-});

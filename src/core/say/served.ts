@@ -1,7 +1,7 @@
 import { format, intervalToDuration, parseISO } from "date-fns";
 import type { Advice } from "../advice/advise";
 import type { HowLong } from "../compare/how-long";
-import { count, inWords, listWords, sayDay, sayDistance, type Units } from "../units/speak";
+import { several, inWords, listWords, sayDay, sayDistance, type Units } from "../units/speak";
 import { sayMoney } from "./money";
 import { sayDeparture } from "./words";
 import { sayWear } from "./wear";
@@ -21,7 +21,7 @@ export function sayHowLong({ trips, ends, orderBy }: HowLong, today: string): st
   return [
     trips === 0
       ? "less than one more trip like yours"
-      : `${count(trips, "more trip", "more trips")} like yours`,
+      : `${several(trips, "more trip", "more trips")} like yours`,
     ...(ends ? [`at your pace until about ${format(parseISO(ends), "MMMM yyyy")}`] : []),
     ...(orderBy ? [orderBy <= today ? "order the next now" : `order the next by ${sayDay(orderBy)}`] : []),
   ].join("; ");

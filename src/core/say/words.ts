@@ -11,7 +11,7 @@ import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
-import { count, listWords, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import { listWords, several, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
 import { sayWear, wearNumber } from "./wear";
 
 /**
@@ -61,7 +61,7 @@ export const theThing = (item: Pick<FullItem, "name">) =>
 
 /** "on Long Quill", "in five weeks on Long Quill", "on 3 trips". */
 export function onTrips(trips: readonly TripId[], { outings }: Book): string {
-  if (trips.length !== 1) return `on ${count(trips.length, "trip")}`;
+  if (trips.length !== 1) return `on ${several(trips.length, "trip")}`;
   const outing = outings.find(({ trip }) => trip.id === trips[0]);
   if (!outing) return "on one trip";
   return outing.days >= 14 ? `in ${sayLong(outing.days)} on ${outing.trip.name}` : `on ${outing.trip.name}`;

@@ -171,6 +171,10 @@ const WORDS = [
 /** Small numbers in words, for sentences: "three", "27". */
 export const inWords = (n: number) => WORDS[n] ?? grouped(n);
 
+/** So many of a thing, in a sentence: "one trip", "three trips", "27 trips". */
+export const several = (n: number, one: string, many = `${one}s`) =>
+  `${inWords(n)}${THIN}${n === 1 ? one : many}`;
+
 /** Some of all, both in words or both in figures: "six of eight", "8 of 16". */
 export const someOf = (n: number, all: number) =>
   WORDS[n] !== undefined && WORDS[all] !== undefined

@@ -1,6 +1,6 @@
 import type { Flip, Supposition } from "../../advice/flip";
 import type { EntryWhat } from "../../model";
-import { count, inWords } from "../../units/speak";
+import { several, inWords } from "../../units/speak";
 import { sayTriggers } from "../words";
 
 const LOGGED: Readonly<Record<EntryWhat, string>> = {
@@ -35,7 +35,7 @@ function saySupposed(supposed: Supposition): string {
         ? `A next trip of ${supposed.factor === 0.5 ? "half" : "a quarter of"} the length`
         : `A next trip of ${supposed.factor === 2 ? "twice" : `${inWords(supposed.factor)} times`} the length`;
     case "trips": {
-      const more = supposed.n === 1 ? "one more trip" : count(supposed.n, "more trip");
+      const more = supposed.n === 1 ? "one more trip" : several(supposed.n, "more trip");
       const calls = supposed.calls.length
         ? ` ${supposed.without ? "without" : "with"} ${sayTriggers(supposed.calls)}`
         : "";

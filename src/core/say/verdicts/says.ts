@@ -6,7 +6,7 @@ import { leaningOn } from "../../decide/law";
 import type { Finding, Reason, ReasonFacts } from "../../reasons/finding";
 import {
   capital,
-  count,
+  several,
   grouped,
   inWords,
   someOf,
@@ -114,7 +114,8 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "past its date": ({ expires, daysLeft, falls }, { book }) => {
     if (falls === "on the trip")
       return `Its date, ${sayDay(expires)}, falls before ${book.next.name} ends. Replace it before you go.`;
-    if (falls === "soon") return `Its date is ${count(daysLeft, "day")} off, ${sayDay(expires)}. Replace it.`;
+    if (falls === "soon")
+      return `Its date is ${several(daysLeft, "day")} off, ${sayDay(expires)}. Replace it.`;
     return `Its date was ${sayDay(expires)}${daysLeft < -60 ? `, ${sayLong(-daysLeft)} ago` : ""}. Replace it.`;
   },
   "used up": (_, told) => `Used up ${on(told)}. Buy the next before you go.`,
@@ -216,12 +217,12 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `${capital(what)}: ${sayServiceCount(since, unit, units)} ${day ? `since ${sayDay(day)}` : "so far"}, ` +
     `and you want it done every ${sayServiceCount(every, unit, units)}.`,
   "treatment spent": ({ what, days, washes, from }) => {
-    const since = days !== null ? count(days, "day") : count(washes!, "wash", "washes");
-    return `${since} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`;
+    const since = days !== null ? several(days, "day") : several(washes!, "wash", "washes");
+    return `${capital(since)} since ${sayDay(from)}: it has worn off. Before it is wanted, ${what}.`;
   },
   "after a patch": ({ what, on: day }) => `Mended on ${sayDay(day)} and not tried since: ${what}.`,
   "each season": ({ what, nights, last: day }) =>
-    `${capital(count(nights, "night"))} out since ${day ? `it was last seen to on ${sayDay(day)}` : "its first trip"}: ${what}.`,
+    `${capital(several(nights, "night"))} out since ${day ? `it was last seen to on ${sayDay(day)}` : "its first trip"}: ${what}.`,
   "after store": ({ whats, days }) =>
     `${capital(sayLong(days))} in store. Before its first trip out: ${listWords(whats, "and")}.`,
   "look it over": ({ worn, unit }, { units, one }) => {
@@ -286,7 +287,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     `Sent home on the way and hardly wanted, ${on(told)}. ${advise("leave it", told)}`,
   "seldom wanted": ({ chances, uses }, told) => {
     const { one, units } = told;
-    const used = uses === 0 ? "Never used" : `Used on ${count(uses, "trip")}`;
+    const used = uses === 0 ? "Never used" : `Used on ${several(uses, "trip")}`;
     const { deadGramMetres } = one.totals;
     const dead = deadGramMetres > 0 ? `, ${sayIdleWay(one, units)} carried for nothing` : "";
     const of = Math.max(1, Math.round(chances + one.use.taken));
@@ -298,11 +299,11 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "no call for it": ({ trips }, told) => {
     const words = sayTriggers(told.finding.when!.triggers);
     const used = told.one.use.calledUsed.length;
-    const idle = `idle ${trips === 1 ? on(told) : `on ${count(trips, "trip")}`}`;
-    return `${used ? `Used with ${words} (${count(used, "trip")}), ${idle} without` : `No ${words} yet: ${idle}`}. Bring it only when you expect ${words}.`;
+    const idle = `idle ${trips === 1 ? on(told) : `on ${several(trips, "trip")}`}`;
+    return `${used ? `Used with ${words} (${several(used, "trip")}), ${idle} without` : `No ${words} yet: ${idle}`}. Bring it only when you expect ${words}.`;
   },
   "used only with": ({ caller, used, idle }) =>
-    `Used on ${count(used, "trip")} with ${sayCaller(caller)}, not wanted on ${inWords(idle)} without. ` +
+    `Used on ${several(used, "trip")} with ${sayCaller(caller)}, not wanted on ${inWords(idle)} without. ` +
     `Bring it when you expect ${sayCaller(caller)}.`,
   "sent away after use": ({ days, out }, told) => {
     const words = sayTriggers(told.finding.when!.triggers);
@@ -329,7 +330,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     );
   },
   "carried home": ({ back, out, unit, trips }, told) =>
-    `${grouped(back)} of ${grouped(out)} ${unit || "pieces"} came home${trips > 1 ? `, over ${count(trips, "trip")}` : ` ${on(told)}`}. ${advise("take less", told)}`,
+    `${grouped(back)} of ${grouped(out)} ${unit || "pieces"} came home${trips > 1 ? `, over ${several(trips, "trip")}` : ` ${on(told)}`}. ${advise("take less", told)}`,
   "hardly opened": ({ days }) =>
     `Not opened in ${sayLong(days)}. What is for comfort may go; the rest stays as cover.`,
 
@@ -362,7 +363,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
     if (trips === 0) return "Cover: it goes along and, with luck, stays shut.";
     if (used === 0)
       return (
-        `Never needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}, ` +
+        `Never needed on ${trips === 1 ? "its one trip" : several(trips, "trip")}, ` +
         `and that is the point of it. It stays.`
       );
     return (
@@ -372,7 +373,7 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   },
   "backup to another": ({ trips, leader }) =>
     `Backup to ${theThing(leader)}, ` +
-    `and not needed on ${trips === 1 ? "its one trip" : count(trips, "trip")}. It stays as that.`,
+    `and not needed on ${trips === 1 ? "its one trip" : several(trips, "trip")}. It stays as that.`,
   "needed when wanted": ({ used, trips }, told) =>
     `${usedPhrase(used, trips, told)}, but ${sayCost[told.one.item.consequence]} to lack when it is wanted. It stays.`,
 
@@ -398,14 +399,14 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   },
   "made the trip": (_, told) => `Named as one of those that made the trip, ${on(told)}. Keep it.`,
   "no call yet": ({ trips }) =>
-    `Nothing has called for it yet, ${trips === 1 ? "on its one trip" : `on ${count(trips, "trip")}`}. ` +
+    `Nothing has called for it yet, ${trips === 1 ? "on its one trip" : `on ${several(trips, "trip")}`}. ` +
     `That says nothing against it.`,
   "too light to argue": ({ used, trips }, told) =>
     `${usedPhrase(used, trips, told)}, and too light to argue about.`,
   "for joy": ({ used, trips }, told) =>
     `${usedPhrase(used, trips, told)}. Carried for joy, so judged by you alone.`,
   "too early to say": ({ trips }) =>
-    `Not used on ${trips === 1 ? "its one trip" : count(trips, "trip")} yet. Too early to say.`,
+    `Not used on ${trips === 1 ? "its one trip" : several(trips, "trip")} yet. Too early to say.`,
   "forgotten, not refused": () => "Forgotten, not refused. Put it where you will find it.",
   "cut short": () => "The trip was cut before its turn came, which says little.",
   "weather, not the thing": (_, told) =>
@@ -413,10 +414,10 @@ const SENTENCES: { readonly [R in OfAThing]: Say<R> } = {
   "lives with it": ({ trouble }) => `${capital(sayTrouble(trouble))}, and it still does its job. Watch it.`,
   "said once among many": ({ complaints, times: n, of }) => {
     const what = complaints.length ? complaintWords(complaints) : "complained of";
-    return `Used on ${count(of, "trip")}, and ${what} ${times(n)}. Keep it; said again, it is one to swap.`;
+    return `Used on ${several(of, "trip")}, and ${what} ${times(n)}. Keep it; said again, it is one to swap.`;
   },
   "lived with": ({ complaints, trips }) =>
-    `${capital(complaintWords(complaints))}, and taken on ${count(trips, "trip")} since: you live with it.`,
+    `${capital(complaintWords(complaints))}, and taken on ${several(trips, "trip")} since: you live with it.`,
   "last of its job": ({ job, others }) =>
     others.length === 0
       ? `By itself it might go, but nothing else you take is a ${nameOfJob(job)}. It stays.`
@@ -444,7 +445,7 @@ function earnedIt(
 
 /** How often it was used, and on how many of these hardly. */
 function usedPhrase(used: number, trips: number, { one }: Speaking): string {
-  if (used === 0) return `Not used on ${trips === 1 ? "its one trip" : count(trips, "trip")}`;
+  if (used === 0) return `Not used on ${trips === 1 ? "its one trip" : several(trips, "trip")}`;
   const hardly = one.marked.filter(({ mark }) => mark.use === "hardly").length;
   const verb = hardly === used ? "Hardly used" : "Used";
   const rest = hardly > 0 && hardly < used ? `, hardly on ${inWords(hardly)} of them` : "";
@@ -457,7 +458,7 @@ function usedOn(used: number, trips: number, told: Speaking): string {
   const use = last(told)?.mark.use;
   if (trips === 1 && use === "hardly") return "it was hardly used";
   if (trips === 1) return use === "used" ? "though it was used" : "it was not used";
-  return used === 0 ? `never used in ${count(trips, "trip")}` : `used on ${someOf(used, trips)} trips`;
+  return used === 0 ? `never used in ${several(trips, "trip")}` : `used on ${someOf(used, trips)} trips`;
 }
 
 /** Why another took its place, where its last marks say. */

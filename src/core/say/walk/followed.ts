@@ -1,6 +1,6 @@
 import type { Followed } from "../../ledger/followed";
 import { VERBS } from "../../trade/verbs";
-import { capital, count, inWords, sayMass, type Units } from "../../units/speak";
+import { capital, several, inWords, sayMass, type Units } from "../../units/speak";
 
 /** What became of what was advised before a walk, a sentence for each sort of it; none where nothing was kept. */
 export function sayFollowed(all: readonly Followed[], units: Units): string[] {
@@ -29,7 +29,7 @@ function sayLeft(told: readonly Followed[], units: Units): string {
         ]
       : []),
   ];
-  return `Of ${count(told.length, "thing")} that you were told to leave, ${parts.join(", and ")}.`;
+  return `Of ${several(told.length, "thing")} that you were told to leave, ${parts.join(", and ")}.`;
 }
 
 function sayWarned(warned: readonly Followed[]): string {
@@ -37,7 +37,7 @@ function sayWarned(warned: readonly Followed[]): string {
   const failed = went.filter(({ came }) => came === "failed").length;
   const stayed = warned.length - went.length;
   const came = failed === 0 ? "none failed" : `${inWords(failed)} failed`;
-  if (went.length === 0) return `What had to be seen to first stayed at home: ${count(stayed, "thing")}.`;
+  if (went.length === 0) return `What had to be seen to first stayed at home: ${several(stayed, "thing")}.`;
   const others = stayed > 0 ? `, ${inWords(stayed)} stayed at home` : "";
-  return `${capital(count(went.length, "thing"))} that had to be seen to first went along all the same${others}; ${came}.`;
+  return `${capital(several(went.length, "thing"))} that had to be seen to first went along all the same${others}; ${came}.`;
 }
