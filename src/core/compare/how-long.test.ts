@@ -56,6 +56,43 @@ const log = logOf({
 const kit = kitOf(openBook(log, TODAY));
 const [one, two] = kit.things;
 
+test("what filled its slot before: of one's own things alone, and from the first use where none says when it came", () => {
+  const slot = { kind: "trail shoes", slot: "shoes" };
+  const worn = { ...slot, state: "worn out", since: "2026-04-01" };
+  const before = (older: object, newer: object) => {
+    const told = logOf({
+      items: [
+        { id: "old", name: "Old", ...worn, ...older },
+        { id: "new", name: "New", ...slot, ...newer },
+      ],
+      trips: [
+        {
+          name: "A",
+          starts: "2025-05-01",
+          ends: "2025-05-04",
+          distance: "40 km",
+          marks: [{ item: "old", use: "used" }],
+        },
+        {
+          name: "B",
+          starts: "2026-06-01",
+          ends: "2026-06-04",
+          distance: "40 km",
+          marks: [{ item: "new", use: "used" }],
+        },
+      ],
+    });
+    const judged = kitOf(openBook(told, TODAY));
+    return predecessorOf(judged.things[1]!, judged)?.case.item.id ?? null;
+  };
+  expect(before({}, {})).toBe("old");
+  // Bought long before its turn came: its first use counts.
+  expect(before({}, { acquired: "2025-01-01" })).toBe("old");
+  expect(before({}, { owner: "Ida" })).toBeNull();
+  expect(before({ owner: "Ida" }, {})).toBeNull();
+  expect(before({ slot: "hut shoes" }, {})).toBeNull();
+});
+
 describe("how long a thing goes on", () => {
   // 420 km from 26 November 2025 to 26 November 2026: 420 / 365 = 1.15 km a day.
   test("by its owner's pace: trips of 100 km left, the day that it ends, and the day to order by, three weeks before the low end", () => {

@@ -121,3 +121,14 @@ test("of any two lists the changes add up, and nothing is told twice", () =>
       },
     ),
   ));
+
+test("what came out and what went in: the heaviest first", () => {
+  const listed = (id: string) => {
+    const item = book.item(id as ItemId)!;
+    return { item, grams: item.weight!.g };
+  };
+  const some = ["chair", "bag", "tent"].map(listed);
+  const byWeight = ["tent", "bag", "chair"];
+  expect(compareLists(some, []).out.map(({ item }) => item.id)).toEqual(byWeight);
+  expect(compareLists([], some).into.map(({ item }) => item.id)).toEqual(byWeight);
+});

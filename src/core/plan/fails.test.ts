@@ -88,6 +88,16 @@ test("in words, and on a way without a shop", () => {
   expect(sayIfItFails({ ...shoes!, isTooLate: true }, units)).toMatch(
     /Too late to order another: 3 July 2025 was the last day\.$/,
   );
+  const said = (name: string) => {
+    const thing = fails.things.find(({ line }) => line.item.name === name)!;
+    return plainText(sayIfItFails({ ...thing, chance: null, at: null, orderBy: null }, units));
+  };
+  expect(said("Tent")).toBe("Tent: Quilt goes with it. Nothing along stands in.");
+  expect(said("Torch")).toBe("Torch: Clip light would stand in.");
+  const tent = fails.things.find(({ line }) => line.item.name === "Tent")!;
+  const [clip] = fails.things.find(({ line }) => line.item.name === "Torch")!.standsIn;
+  const both = { ...tent, takes: [...tent.takes, clip!], chance: 0, at: null, orderBy: null };
+  expect(sayIfItFails(both, units)).toBe("Tent: Quilt and Clip light go with it. Nothing along stands in.");
   const none = failsIn(log({ legs: [{ id: "leg-1", distance: "80 km" }] }));
   expect(none.outs).toEqual([{ name: "leg 1", at: 80_000, is: "end" }]);
   expect(waysOut({ legs: [] })).toEqual([]);

@@ -327,6 +327,11 @@ describe("the days of a walk", () => {
       "Rain on three of ten days and wind on one; one of two nights below 0 °C, the coldest −3 °C.",
     );
     expect(sayTotals(day({ ends: "2025-06-01" }), units)).toBe("");
+    // The weather that came oftener comes first, whichever is told first; one day is a day.
+    const weathers = (ends: string, counted: object) =>
+      sayTotals(day({ ends, conditions: { rain: "some", wind: "some" }, counted }), units);
+    expect(weathers("2025-06-10", { rain: 1, wind: 4 })).toBe("Wind on four of ten days and rain on one.");
+    expect(weathers("2025-06-01", { rain: 1, wind: 0 })).toBe("Rain and wind.");
     const told = [{ on: "2025-06-02", weather: { rain: "strong" as const } }];
     expect(withUntold(told, { on: "2025-06-02", weather: { rain: "none", sun: "some" } })).toEqual([
       { on: "2025-06-02", weather: { rain: "strong", sun: "some" } },

@@ -138,11 +138,12 @@ export function sayTotals(days: readonly Day[], units: Units): string {
     const n = days.filter(({ weather }) => weather.has(trigger)).length;
     return n > 0 ? [{ trigger, n }] : [];
   }).sort((a, b) => b.n - a.n);
-  const weathers = had.map(({ trigger, n }, at) =>
-    at === 0
-      ? `${capital(TRIGGER_RULES[trigger].words)} on ${someOf(n, days.length)} ${days.length === 1 ? "day" : "days"}`
-      : `${TRIGGER_RULES[trigger].words} on ${inWords(n)}`,
-  );
+  const weathers = had.map(({ trigger, n }, at) => {
+    const { words } = TRIGGER_RULES[trigger];
+    const named = at === 0 ? capital(words) : words;
+    if (days.length === 1) return named;
+    return at === 0 ? `${named} on ${someOf(n, days.length)} days` : `${named} on ${inWords(n)}`;
+  });
   const lows = days.flatMap(({ night }) => (night?.low != null && !night.roof ? [night.low] : []));
   const frosty = lows.filter((low) => low < 0).length;
   const nights =
