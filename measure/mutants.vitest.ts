@@ -9,7 +9,8 @@ export default defineConfig({
     include: [
       "src/core/**/*.test.ts",
       "src/{formats,standins}/**/*.test.ts",
-      "measure/{practice,doing}.test.ts",
+      "measure/{practice,doing,sentences}.test.ts",
+      "measure/hearing/*.test.ts",
     ],
     testTimeout: 120_000,
     setupFiles: ["tests/seed.ts"],

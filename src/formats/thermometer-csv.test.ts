@@ -33,6 +33,23 @@ describe("a thermometer's log as a file", () => {
     ],
   ])("%s", (_, text, read) => expect(first(text)).toMatchObject(read));
 
+  test("whose unit nobody told it asks for; the day leads only where one is over 12, in any row of readings", () => {
+    expect(readThermometer("time,temp\n2026-05-01 22:10,4.5")).toEqual({
+      ok: false,
+      asks: "unit",
+      why: "It does not say whether its temperatures are °C or °F.",
+    });
+    expect(first("time,temp\n2026-05-01 22:10,4.5", "C")).toMatchObject({ c: 4.5, unit: "C" });
+    expect(first("time,temp C\n05/12/2026 22:10,4\n06/12/2026 22:10,5")).toMatchObject({
+      at: "2026-05-12T22:10",
+    });
+    expect(first("time,temp C\n05/13/2026 22:10,4")).toMatchObject({ at: "2026-05-13T22:10" });
+    // The day above the readings is the logger's own.
+    expect(first("Read out,13/05/2026\ntime,temp C\n05/01/2026 22:10,4")).toMatchObject({
+      at: "2026-05-01T22:10",
+    });
+  });
+
   test("a day that no month has is told, not taken for one of the next", () => {
     const read = readThermometer("time,temp C\n2026-02-28 22:00,1.5\n2026-02-30 22:00,2.5");
     expect(read).toMatchObject({

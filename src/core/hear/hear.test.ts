@@ -105,6 +105,20 @@ describe("lines as they are written on the way", () => {
     ["bought gas, 230 g can", [{ about: "joined", how: "bought" }]],
     ["lost my way, map and compass out all day", [{ item: "map", use: "used" }]],
     ["the quilt lost feathers all night", []],
+    // A night with its degrees, told in any order, and what was worn in it.
+    [
+      "In the quilt the night was cold at about 3",
+      [{ about: "night", low: 3, felt: "cold", slept: ["quilt"] }],
+    ],
+    ["In the quilt the nights were fine, at -4", [{ about: "night", low: -4, slept: ["quilt"] }]],
+    ["In the quilt the night was cold at 12", [{ about: "night", low: 12 }]],
+    [
+      "Slept in the quilt with the down jacket on, minus four, cold",
+      [{ about: "night", low: -4, felt: "cold", slept: ["quilt", "jacket"] }],
+    ],
+    // What was only thought of is no call, nor what should have been.
+    ["Thinking of leaving the poncho at home next time", []],
+    ["The poncho should have been mended before", []],
   ])("talk: %s", (text, facts) => {
     const heard = factsOf(text);
     expect(heard.filter((each) => each.about !== "thing" || each.item !== "pad")).toMatchObject(facts);

@@ -42,7 +42,7 @@ export const plainForm = (word: string) => PLAIN_FORMS[word] ?? word;
 
 /** A text's sentences, to the letter: a line break ends one, and so does a full stop that is not in a number. */
 export function sentencesOf(text: string): { readonly text: string; readonly at: number }[] {
-  const cuts = [...text.matchAll(/(?:[.!?…]+(?=\s|$)["”’)]*|\n)[^\S\n]*\n*/gu)].map(
+  const cuts = [...text.matchAll(/(?:[.!?…]+["”’)]*(?=\s|$)|\n)[^\S\n]*\n*/gu)].map(
     (match) => match.index + match[0].length,
   );
   const ends = [...new Set([...cuts, text.length])].filter((end) => end > 0);

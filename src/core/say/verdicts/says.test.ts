@@ -642,6 +642,27 @@ describe("a sentence for each reason, branch by branch", () => {
     expect(said(reason, facts as never, more)).toBe(sentence);
   });
 
+  test("how likely it is to give out, in words", () => {
+    const odds = (givesOut: number) =>
+      said("life used up", { worn: 700_000, givesOut, unit: "m" }, {}, caseOf({ kind: "trail shoes" }))
+        .split(". ")
+        .at(-2);
+    const until = "to give out on a usual trip";
+    expect([0.9, 0.86, 0.5, 0.41, 0.4, 0.34, 0.2, 0.11].map(odds)).toEqual([
+      `Almost sure ${until}`,
+      `Almost sure ${until}`,
+      `As likely as not ${until}`,
+      `As likely as not ${until}`,
+      `About one chance in three ${until}`,
+      `About one chance in three ${until}`,
+      `About one chance in five ${until}`,
+      `About one chance in nine ${until}`,
+    ]);
+    expect(said("too old", { from: "2024-05-01", days: 2000, limit: 1825 })).toMatch(
+      /; one of these is good for about 60 months\. /,
+    );
+  });
+
   test("who pays: the warranty while it lasts, by what it covers; an exchange for what was made badly", () => {
     const beyond = (cause: string, item: object) => {
       const it = verdicts(

@@ -103,6 +103,14 @@ test("a small walk, part by part, by hand", () => {
   });
 });
 
+test("what goes for pleasure is told apart from the pack and what is worn", () => {
+  const items = [{ name: "Camera", kind: "camera", weight: "500 g", load: "hobby" }];
+  const parts = partsOf({ marks: [{ item: "Camera", use: "used" }] }, { items });
+  expect(parts).toMatchObject({
+    "What went along": ["1 thing: 0 g in the pack, 0 g worn, 500 g for pleasure.", "1 thing used."],
+  });
+});
+
 test("a walk of which little is told says no more than that", () => {
   const parts = partsOf({ marks: [{ item: "Quilt" }] });
   expect(Object.keys(parts)).toEqual(["title", "about", "What it was", "What went along"]);
