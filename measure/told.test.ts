@@ -67,4 +67,4 @@ test("the arguments behind what the demo's walker is told", async () => {
   await expect(`${lines.join("\n").replaceAll(/[\u00a0\u202f]/g, " ")}\n`).toMatchFileSnapshot(
     approved("demo-arguments"),
   );
-}, 60_000);
+});

@@ -112,7 +112,7 @@ test("a file of 60 MB is read to its end; one that says it is over 192 MB is tol
   const over = await raw("POST", "/api/log?look", { "content-length": String(193 * 1024 * 1024) });
   expect(over.status).toBe(413);
   expect(over.body).toContain("That is larger than 192 MB, the most that is taken here.");
-}, 120_000);
+});
 
 test("a trip whose name is not Latin is unpacked like any other, and copies of what was replaced do not pile up", async () => {
   const log = await exported(app);

@@ -38,7 +38,7 @@ beforeAll(async () => {
   await migrate(db);
   kept.nettleStore = Promise.resolve(db);
   ways = await waysIn();
-}, 120_000);
+});
 afterAll(async () => {
   delete kept.nettleStore;
   await db.close();

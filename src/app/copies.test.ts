@@ -18,7 +18,7 @@ beforeAll(async () => {
   db = liteStore(await PGlite.create());
   await migrate(db);
   shared.nettleStore = Promise.resolve(db);
-}, 120_000);
+});
 afterAll(async () => {
   delete shared.nettleStore;
   vi.unstubAllEnvs();

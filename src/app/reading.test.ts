@@ -19,7 +19,7 @@ beforeAll(async () => {
   await migrate(lite);
   db = { ...lite, query: (sql, params) => (asked.push(sql), lite.query(sql, params)) };
   shared.nettleStore = Promise.resolve(db);
-}, 120_000);
+});
 afterAll(async () => {
   delete shared.nettleStore;
   await db.close();

@@ -42,7 +42,7 @@ let store: Store;
 beforeAll(async () => {
   store = liteStore(await PGlite.create());
   await migrate(store);
-}, 120_000);
+});
 afterAll(() => store.close());
 
 const ROLLED_BACK = new Error("rolled back");
@@ -689,7 +689,7 @@ describe("older data", () => {
       rulings: [{ on: "2024-06-02", ground: null, decision: "overrule" }],
     });
     await old.close();
-  }, 120_000);
+  });
 
   test("a file of the first version is read in the words of the second", async () => {
     const read = readLogFile(await readFile("tests/carried-forward/file-v1.json", "utf8"));
@@ -786,5 +786,5 @@ describe("the hold on a data folder", () => {
     ]);
     clearInterval(signs);
     for (const each of [unnamed, elsewhere, living]) await rm(each, { recursive: true });
-  }, 20_000);
+  });
 });
