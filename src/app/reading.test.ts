@@ -8,7 +8,7 @@ import { saveItems } from "@/data/records/items";
 import { replaceLog } from "@/data/records/log";
 import { migrate } from "@/data/migrate";
 import { liteStore } from "@/data/store";
-import { keptWith, readLatest } from "./reading";
+import { keptWith, logIn, readLatest } from "./reading";
 
 const shared = globalThis as typeof globalThis & { nettleStore?: Promise<Store> };
 let db: Store;
@@ -53,6 +53,18 @@ beforeEach(async () => {
 const mark = (item: ItemId, told: object) =>
   changeCarry(db, { trip: FIRST, item, mark: Mark.parse({ use: "used", ...told }) });
 const verdictsOf = async (item: ItemId) => (await readLatest()).kit.of(item)!.verdicts;
+
+test("a change looks at the log while a page is being read, and neither waits for the other", async () => {
+  let page: Promise<unknown> = Promise.resolve();
+  const names = await db.transaction(async (tx) => {
+    // Begun within the change, the page's reading can't go on before it ends.
+    page = readLatest();
+    await new Promise((resolve) => setImmediate(resolve));
+    return (await logIn(tx)).items.map(({ name }) => name);
+  });
+  expect(names).toEqual(["Tent", "Quilt", "Chair", "Mug"]);
+  await page;
+}, 20_000);
 
 test("where nothing has changed, nothing is read or judged: one row is asked for", async () => {
   const before = await readLatest();

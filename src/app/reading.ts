@@ -26,10 +26,16 @@ interface Kept {
   readonly changes: Changes;
 }
 
+/** The reading that is under way, and the last that came to its end. */
+interface Readings {
+  underWay: Promise<Kept | null>;
+  done: Kept | null;
+}
+
 /** With more things changed than this at once, all is judged anew. */
 const MOST_JUDGED_AGAIN = 40;
 
-const shared = globalThis as typeof globalThis & { nettleReadings?: WeakMap<Store, Promise<Kept | null>> };
+const shared = globalThis as typeof globalThis & { nettleReadings?: WeakMap<Store, Readings> };
 // The server's start and its pages are bundled apart, and share what is kept; code that changed while
 // developing reads anew.
 if (process.env.NODE_ENV !== "production") delete shared.nettleReadings;
@@ -41,16 +47,29 @@ const kept = (shared.nettleReadings ??= new WeakMap());
  */
 export async function readLatest(): Promise<Reading> {
   const db = await store();
-  const before = (kept.get(db) ?? Promise.resolve(null)).catch(() => null);
+  const readings = readingsOf(db);
   // One brings it up to date at a time; who asks meanwhile waits for it, and then looks whether more has changed.
-  const now = before.then((last) => upToDate(db, last));
-  kept.set(db, now);
-  return (await now).reading;
+  const now = readings.underWay.catch(() => null).then((last) => upToDate(db, last));
+  readings.underWay = now;
+  const latest = await now;
+  readings.done = latest;
+  return latest.reading;
 }
 
-/** The log as a database, or a transaction within it, has it: what is kept, and what has changed since. */
+function readingsOf(db: Store): Readings {
+  const known = kept.get(db);
+  if (known) return known;
+  const none = { underWay: Promise.resolve(null), done: null };
+  kept.set(db, none);
+  return none;
+}
+
+/**
+ * The log as a database, or a transaction within it, has it: what is kept, and what has changed since. Never
+ * waits for a reading that is under way: within a transaction that would be waiting for this one to end.
+ */
 export async function logIn(db: Db): Promise<Log> {
-  const last = await (kept.get(await store()) ?? Promise.resolve(null)).catch(() => null);
+  const last = readingsOf(await store()).done;
   return last
     ? rereadLog(db, last.reading.log, changedSince(last.changes, await readChanges(db)))
     : readLog(db);
