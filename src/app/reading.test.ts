@@ -64,7 +64,7 @@ test("a change looks at the log while a page is being read, and neither waits fo
   });
   expect(names).toEqual(["Tent", "Quilt", "Chair", "Mug"]);
   await page;
-}, 20_000);
+});
 
 test("where nothing has changed, nothing is read or judged: one row is asked for", async () => {
   const before = await readLatest();
