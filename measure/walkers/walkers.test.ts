@@ -4,7 +4,7 @@ import { ageRule, engineLeaves, engineReplaces, threeTripsRule } from "./policie
 import { NEVER, walk } from "./walk";
 import { FAILURE_COST, USUAL, walkerOf } from "./world";
 
-// A handful of the simulated walkers, so that a change which spoils the measures is seen; `npm run bench:walkers` measures.
+// A handful of the simulated walkers, so that a change which spoils the measures is seen; `npm run walkers` measures.
 const people = (n: number, wearing = false) =>
   Array.from({ length: n }, (_, seed) => walkerOf(seed + 101, { ...USUAL, wearing }));
 const costs = {

@@ -77,8 +77,8 @@ const hasLife = (item: FullItem) => item.rules.life !== null && item.wears === i
 function lifeSoFar(item: FullItem, { wear, steps }: Totals, book: Book): Life {
   const marks = marked(book.carriedOf(item.id));
   const wornOut = chanceWornOut(item, departureOf(item, marks), book);
-  const last = wornOut > 0 ? steps.findLast(({ carried }) => carried !== null) : undefined;
-  const somewhere = last && last.carried!.mark.days === null ? last.wear / 2 : 0;
+  const last = wornOut > 0 ? steps.findLast(({ carried }) => carried?.mark) : undefined;
+  const somewhere = last?.carried?.mark?.days === null ? last.wear / 2 : 0;
   return { wear: wear - somewhere, wornOut };
 }
 
@@ -177,7 +177,7 @@ export function readingsOf(item: FullItem, totals: Totals, book: Book): Readings
   const lifted = book
     .entriesOf(item.id)
     .findLast(({ what }) => what === "service" || what === "repair" || what === "wash")?.on;
-  let wear = totals.wear - totals.steps.reduce((sum, step) => sum + step.wear, 0);
+  let wear = totals.opening;
   const taken = totals.steps.map((step) => {
     wear += step.wear;
     return { on: step.on, x: wear, from: told(step) };

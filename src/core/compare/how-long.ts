@@ -53,7 +53,7 @@ function paceOf(item: FullItem, kit: Kit): number | null {
  */
 export function howLong({ left, case: { item, totals } }: Advice, kit: Kit): HowLong | null {
   if (!left || left.median <= 0) return null;
-  const lately = totals.steps.filter(({ carried, wear }) => carried && wear > 0).slice(-LATELY);
+  const lately = totals.steps.filter(({ carried, wear }) => carried?.mark && wear > 0).slice(-LATELY);
   if (lately.length === 0) return null;
   const pace = paceOf(item, kit);
   const { today } = kit.book;

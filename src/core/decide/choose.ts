@@ -63,7 +63,7 @@ function isNeglected({ left, totals }: Case): boolean {
     if (wear - added < (left!.worn + left!.median) * SEASONED || uses >= UNANSWERED) break;
     const told = carried?.mark ?? entry;
     if (told?.condition != null || told?.reading != null) return false;
-    if (added > 0) uses += 1;
+    if (added > 0 && told) uses += 1;
     wear -= added;
   }
   return uses >= UNANSWERED;

@@ -42,6 +42,33 @@ test("an item's miles are those of the legs that it was carried on", () => {
   expect(boots!.wear).toBeCloseTo(30_000 * 1.5, 6); // rock; common practice, no source
 });
 
+test("a trip that is not unpacked yet wears a thing in its place, as its others do on the average", () => {
+  const on = (month: number) => ({
+    starts: `2026-0${month}-01`,
+    ends: `2026-0${month}-05`,
+    distance: "100 km",
+  });
+  const boots = (use?: string) => [{ item: "Boots", ...(use && { use }) }];
+  const [worn] = only({
+    items: [{ name: "Boots", kind: "boots" }],
+    entries: [{ item: "Boots", on: "2026-09-01", what: "wear", distance: "40 km" }],
+    trips: [
+      { ...on(5), marks: boots("used") },
+      { ...on(6), marks: boots("unused") },
+      { ...on(7), marks: boots() },
+      { ...on(8), marks: boots("used") },
+    ],
+  });
+  expect(worn!.steps.map(({ on, wear }) => [on, Math.round(wear)])).toEqual([
+    ["2026-05-05", 100_000],
+    ["2026-06-05", 0],
+    ["2026-07-05", 66_667],
+    ["2026-08-05", 100_000],
+    ["2026-09-01", 40_000],
+  ]);
+  expect(worn!.wear).toBeCloseTo(306_666.67, 1);
+});
+
 test("socks worn in turn share the wear of a leg", () => {
   const items = ["grey", "green", "blue"].map((name) => ({ name, kind: "socks" }));
   const all = only({

@@ -25,7 +25,8 @@ interface Exposure {
 export interface WearStep {
   readonly on: string;
   readonly wear: number;
-  readonly carried: Marked | null;
+  /** The trip, marked or not yet. */
+  readonly carried: Carried | null;
   readonly entry: Entry | null;
 }
 
@@ -39,7 +40,7 @@ export interface Totals {
   readonly wear: number;
   /** What it was worn to when the log began. */
   readonly opening: number;
-  /** What each marked trip and each entry added to it, oldest first. */
+  /** What each trip and each entry added to it, oldest first: with `opening` they come to `wear`. */
   readonly steps: readonly WearStep[];
   /** Gram-metres carried and not used; 0 for cover and things without a weight. */
   readonly deadGramMetres: number;
@@ -88,8 +89,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     else if (!item.cover && item.weight) deadGramMetres += item.weight.g * borne;
   }
   const entries = book.entriesOf(item.id);
-  const marks = marked(own);
-  const steps = stepsOf(item, marks, entries, book, sharers);
+  const steps = stepsOf(item, own, entries, book, sharers);
   const opening = item.opening ? wearBetween(item, item.opening) : 0;
   return {
     carried,
@@ -98,10 +98,7 @@ function totalsOf(item: FullItem, book: Book, sharers: Sharers): Totals {
     deadGramMetres,
     steps,
     opening,
-    wear:
-      opening +
-      unmarkedWear(item, own, marks, book, sharers) +
-      steps.reduce((sum, step) => sum + step.wear, 0),
+    wear: opening + steps.reduce((sum, step) => sum + step.wear, 0),
     spent: entries.reduce((sum, entry) => sum + (entry.cost ?? 0), 0),
   };
 }
@@ -133,17 +130,21 @@ export const usedInAll = ({ used, outside }: Pick<Totals, "used" | "outside">) =
 /** Wear in the order it came, for the chart and for readings: what was worn between trips stands where its date is. */
 function stepsOf(
   item: FullItem,
-  marks: readonly Marked[],
+  own: readonly Carried[],
   entries: readonly Entry[],
   book: Book,
   sharers: Sharers,
 ): WearStep[] {
-  const onTrips = marks.map((one): WearStep => ({
-    on: one.outing.trip.ends,
-    wear: tripWear(item, one, book, sharers),
-    carried: one,
-    entry: null,
-  }));
+  const usual = usualShare(marked(own));
+  const wearOn = (one: Carried): number | null => {
+    const { mark } = one;
+    if (mark) return tripWear(item, { ...one, mark }, book, sharers);
+    return usual === null ? null : usual * tripWear(item, { ...one, mark: USED }, book, sharers);
+  };
+  const onTrips = own.flatMap((carried): WearStep[] => {
+    const wear = wearOn(carried);
+    return wear === null ? [] : [{ on: carried.outing.trip.ends, wear, carried, entry: null }];
+  });
   if (entries.length === 0) return onTrips;
   const between = entries.map((entry): WearStep => ({
     on: entry.on,
@@ -154,21 +155,12 @@ function stepsOf(
   return [...onTrips, ...between].sort((a, b) => inOrder(a.on, b.on));
 }
 
-/** Wear of trips that it went on and was not marked for: it was used on them as often as on its others. */
-function unmarkedWear(
-  item: FullItem,
-  own: readonly Carried[],
-  marks: readonly Marked[],
-  book: Book,
-  sharers: Sharers,
-): number {
-  if (marks.length === own.length || marks.length === 0) return 0;
-  const share = marks.reduce((sum, { mark }) => sum + USE_SHARE[mark.use], 0) / marks.length;
-  return own.reduce(
-    (sum, one) => (one.mark ? sum : sum + share * tripWear(item, { ...one, mark: USED }, book, sharers)),
-    0,
-  );
-}
+/**
+ * Share of a trip's wear that a thing took on those that it was marked for, 0 to 1: on one that it is not
+ * marked for yet it was used as often. Null before the first mark.
+ */
+const usualShare = (marks: readonly Marked[]): number | null =>
+  marks.length ? marks.reduce((sum, { mark }) => sum + USE_SHARE[mark.use], 0) / marks.length : null;
 
 const USED = MarkSchema.parse({ use: "used" });
 

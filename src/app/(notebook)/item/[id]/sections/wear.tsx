@@ -44,7 +44,8 @@ export function Wear({ advice, kit }: { advice: Advice; kit: Kit }) {
 
 /** Wear after each trip and entry, with what happened then. */
 function pointsOf({ case: { totals, left } }: Advice, inUnit: (wear: number) => number): WearPoint[] {
-  let wear = (left?.worn ?? 0) - totals.steps.reduce((sum, step) => sum + step.wear, 0);
+  // With what it was worn before its owner had it, where that is reckoned.
+  let wear = totals.opening + (left ? left.worn - totals.wear : 0);
   return [
     { label: "before", wear: inUnit(wear), trouble: "" },
     ...totals.steps.map((step) => {
@@ -58,4 +59,4 @@ const labelOf = ({ carried, entry, on }: WearStep) =>
   carried ? carried.outing.trip.name : `${entry?.what ?? "wear"}, ${sayDay(on)}`;
 
 const troubleIn = ({ carried, entry }: WearStep) =>
-  carried?.mark.troubles.find((each) => each !== "nuisance") ?? (entry?.what === "damage" ? "damaged" : "");
+  carried?.mark?.troubles.find((each) => each !== "nuisance") ?? (entry?.what === "damage" ? "damaged" : "");
