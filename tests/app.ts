@@ -51,28 +51,31 @@ const STOPS_WITHIN_MS = 60_000;
 /** An app that a test is lent: it is asked, and not stopped. */
 export type Lent = Pick<App, "url">;
 
+/** One that is given back. */
+export type OnLoan = Lent & { readonly giveBack: () => Promise<unknown> };
+
 /** Whether this worker's app is out: a second one within is started anew. */
 let isOut = false;
 
-/** Runs `work` on an app that holds a log and nothing else: this worker's own, which holds what the last test left until then. */
-export async function withApp(from: Log, work: (app: Lent) => Promise<void>): Promise<void> {
+/** An app that holds a log and nothing else, and how it is given back: this worker's own, which held what the last test left. */
+export async function lend(from: Log): Promise<OnLoan> {
   const url = isOut ? undefined : inject("lent")[Number(process.env.VITEST_POOL_ID) - 1];
-  if (url === undefined) return withAnother(from, work);
-  isOut = true;
-  try {
-    await holdOnly(url, from);
-    await work({ url });
-  } finally {
-    isOut = false;
+  if (url === undefined) {
+    const another = await startApp(from);
+    return { url: another.url, giveBack: () => another.stop() };
   }
+  isOut = true;
+  await holdOnly(url, from);
+  return { url, giveBack: async () => (isOut = false) };
 }
 
-async function withAnother(from: Log, work: (app: Lent) => Promise<void>): Promise<void> {
-  const app = await startApp(from);
+/** Runs `work` on an app that it is lent. */
+export async function withApp(from: Log, work: (app: Lent) => Promise<void>): Promise<void> {
+  const app = await lend(from);
   try {
     await work(app);
   } finally {
-    await app.stop();
+    await app.giveBack();
   }
 }
 

@@ -1,16 +1,16 @@
 import type { Browser, Page } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { openPage, startApp, type App } from "./app";
+import { openPage, lend, type OnLoan } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
-let app: App;
+let app: OnLoan;
 beforeAll(async () => {
-  [browser, app] = await Promise.all([openBrowser(), startApp("today")]);
+  [browser, app] = await Promise.all([openBrowser(), lend("today")]);
 });
 afterAll(async () => {
   await browser.close();
-  await app.stop();
+  await app.giveBack();
 });
 
 /** What the sheet says of a thing: its own page, name, weight, what is left, its verdict's word and sentence. */

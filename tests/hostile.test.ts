@@ -115,7 +115,9 @@ test("a file of 60 MB is read to its end; one that says it is over 192 MB is tol
 });
 
 test("a trip whose name is not Latin is unpacked like any other, and copies of what was replaced do not pile up", async () => {
-  const log = await exported(app);
+  // A walk and its things are enough to replace: what is looked at is how many copies stay.
+  const whole = await exported(app);
+  const log = { ...whole, trips: whole.trips.slice(-1), tracks: [] };
   const walked = {
     id: "北の島-2026",
     name: "北の島",

@@ -2,18 +2,19 @@ import { readFile } from "node:fs/promises";
 import type { Browser, BrowserContext, Page } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { firstLoads } from "../measure/first-load";
-import { type App, DESK, expectAccessible, goTo, openPage, PHONE, startApp, windowOf } from "./app";
+import { DESK, expectAccessible, goTo, lend, type OnLoan, openPage, PHONE, windowOf } from "./app";
 import { openBrowser } from "./launch";
 
-let demo: App;
-let empty: App;
+let demo: OnLoan;
+let empty: OnLoan;
 let browser: Browser;
 beforeAll(async () => {
-  [demo, empty, browser] = await Promise.all([startApp("demo"), startApp("empty"), openBrowser()]);
+  demo = await lend("demo");
+  [empty, browser] = await Promise.all([lend("empty"), openBrowser()]);
 });
 afterAll(async () => {
   await browser.close();
-  await Promise.all([demo.stop(), empty.stop()]);
+  await Promise.all([demo.giveBack(), empty.giveBack()]);
 });
 
 const SCREENS = [

@@ -1,16 +1,16 @@
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { DESK, expectAccessible, exported, openPage, PHONE, startApp, type App } from "./app";
+import { DESK, expectAccessible, exported, openPage, PHONE, lend, type OnLoan } from "./app";
 import { openBrowser } from "./launch";
 
 let browser: Browser;
-let app: App;
+let app: OnLoan;
 beforeAll(async () => {
-  [browser, app] = await Promise.all([openBrowser(), startApp("demo")]);
+  [browser, app] = await Promise.all([openBrowser(), lend("demo")]);
 });
 afterAll(async () => {
   await browser.close();
-  await app.stop();
+  await app.giveBack();
 });
 
 test("an opened slip shows the whole argument: the rule and its line, the chances, the curves, and what would change it", async () => {

@@ -6,8 +6,8 @@ import type { Reads } from "@/server/reader";
 const LONGEST_MS = 30_000;
 /** Most memory that reading one may take, in MB. */
 const MOST_MEMORY = 1500;
-/** A reader that has had nothing to read for so long ends. */
-const IDLE_MS = 5000;
+/** A reader that has had nothing to read for so long ends: who brings one file in looks at it, and brings the next. */
+const IDLE_MS = 60_000;
 
 const shared = globalThis as typeof globalThis & { nettleReaders?: Tinypool };
 const readers = () =>

@@ -218,6 +218,9 @@ const unread = (problem: string | null): ReadRow => ({
   unread: null,
 });
 
+/** A thing of a list has no id yet. */
+const Listed = Item.omit({ id: true });
+
 /** One row as an item, or what is wrong with the first cell that can't be read. */
 function readRow(cell: CellOf, isKindMended: boolean, reading: Reading): ReadRow {
   const pieces = piecesIn(cell("pieces"));
@@ -228,7 +231,7 @@ function readRow(cell: CellOf, isKindMended: boolean, reading: Reading): ReadRow
   const kind = cell("kind");
   const itsKind = kindIn(cell, isKindMended, reading);
   const stow = cell("stow").toLowerCase();
-  const made = Item.omit({ id: true }).safeParse({
+  const made = Listed.safeParse({
     name: cell("name"),
     weights: weighed.value,
     kind: itsKind,
@@ -252,7 +255,7 @@ function readRow(cell: CellOf, isKindMended: boolean, reading: Reading): ReadRow
   if (!made.success) return unread(wrongIn(made.error, cell));
   const weight = made.data.weights.at(-1)?.weight ?? null;
   return {
-    item: Item.omit({ id: true }).encode(made.data),
+    item: Listed.encode(made.data),
     problem: null,
     grams: weight?.g ?? null,
     unread: day && bought === null ? day : null,

@@ -19,7 +19,8 @@ import {
   Settings,
   Task,
   Track,
-  Trip,
+  type Trip,
+  TripHead,
   TripId,
   Weighing,
   type WholeLog,
@@ -67,7 +68,7 @@ const FileMark = z.object({
   use: Mark.shape.use.optional().meta({ description: "Left out: carried, not debriefed yet." }),
 });
 const FileLeg = Leg.extend({ id: LegId.optional().meta({ description: "Left out: made from its place." }) });
-const FileTrip = Trip.omit({ carries: true }).extend({
+const FileTrip = TripHead.extend({
   id: TripId.optional().meta({ description: "Left out: made from the name and date." }),
   name: Text.trim().max(120).optional(),
   legs: z
@@ -314,7 +315,7 @@ export function writeLogFile(log: WholeLog): string {
     settings: said(Settings.encode(log.settings)),
     items: log.items.map((item) => said(Item.encode(item))),
     trips: log.trips.map(({ carries, ...trip }) => ({
-      ...said(Trip.omit({ carries: true }).encode(trip)),
+      ...said(TripHead.encode(trip)),
       marks: carries.map(({ item, legs, shared, mark }) =>
         said({ item, legs, shared, ...(mark && Mark.encode(mark)) }),
       ),

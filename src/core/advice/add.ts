@@ -5,7 +5,7 @@ import type { Outing } from "../ledger/outing";
 import type { Job, Missed, Ruling, Urgency } from "../model";
 import type { FullItem } from "../trade/full-item";
 import { isOffered, JOB_RULES } from "../trade/jobs";
-import { inPlain, isCalled } from "../trade/words/names";
+import { inPlain, namedBy } from "../trade/words/names";
 import { findingOf, type Finding } from "../reasons/finding";
 import type { Advice } from "./advise";
 import { stands } from "../reasons/rulings";
@@ -75,15 +75,17 @@ function missed(book: Book): Found[] {
 }
 
 /** On the shelf, and not in the pack when it was missed. */
-const leftAtHome = (book: Book, what: string, last: Outing): FullItem[] =>
-  book.items.filter(
+function leftAtHome(book: Book, what: string, last: Outing): FullItem[] {
+  const isCalled = namedBy(what);
+  return book.items.filter(
     (item) =>
       item.state === "active" &&
-      isCalled(item, what) &&
+      isCalled(item) &&
       book
         .carriedOf(item.id)
         .every(({ outing, carry }) => outing !== last || carry.legs !== null || carry.mark?.exit),
   );
+}
 
 const isTakenSince = (item: FullItem, last: Outing, { carriedOf, next }: Book) =>
   (item.acquired ?? "") > last.trip.ends ||

@@ -74,7 +74,9 @@ const BAND: Readonly<Record<Felt, { readonly from: number; readonly to: number }
 /** What may be told of a night: cold, cool, or not too cold. */
 const SORTS = 3;
 
-const GRID = Array.from({ length: 121 }, (_, n) => n * 0.5 - 35);
+/** Steps of the grids that a belief is held on, °C. */
+const STEP = 0.5;
+const GRID = Array.from({ length: 121 }, (_, n) => n * STEP - 35);
 
 /** Chance that a standard normal lies below `z`: Abramowitz and Stegun, Handbook of Mathematical Functions, 26.2.17. */
 export function normalBelow(z: number): number {
@@ -158,20 +160,19 @@ function quantileOf(grid: readonly number[], chances: readonly number[], p: numb
     0,
     chances.findIndex((chance) => (sum += chance) >= p),
   );
-  const step = nth(grid, 1) - nth(grid, 0);
-  return nth(grid, n) + step * (0.5 - (sum - p) / nth(chances, n));
+  return nth(grid, n) + STEP * (0.5 - (sum - p) / nth(chances, n));
 }
+
+/** How likely some nights are, each step being the bed's comfort: the logarithm, but for a constant. */
+const nightLogs = (nights: readonly TriedNight[], comforts: readonly number[]): number[] =>
+  comforts.map((comfort) => nights.reduce((sum, night) => sum + Math.log(likelihood(night, comfort)), 0));
 
 /**
  * How likely each step of the grid is as a bed's comfort, given its label and nights: the logarithm, but for
  * a constant.
  */
 const comfortLogs = (nights: readonly TriedNight[], { mean, spread }: Worth): number[] =>
-  GRID.map(
-    (comfort) =>
-      -0.5 * ((comfort - mean) / spread) ** 2 +
-      nights.reduce((sum, night) => sum + Math.log(likelihood(night, comfort)), 0),
-  );
+  nightLogs(nights, GRID).map((log, n) => log - 0.5 * ((nth(GRID, n) - mean) / spread) ** 2);
 
 /**
  * The comfort temperature of a bed, from its label and the nights in it: Bayes on a grid of half degrees,
@@ -206,7 +207,14 @@ export function comfortOf(
 }
 
 /** Steps that a thing's worth is tried at, °C; nothing makes a bed colder. */
-const WORTHS = Array.from({ length: 25 }, (_, n) => n * 0.5);
+const WORTHS = Array.from({ length: 25 }, (_, n) => n * STEP);
+/** The grid, and as much colder as a thing may be worth: with it on, a bed is as one that goes so far below. */
+const BELOW_GRID = [
+  ...WORTHS.slice(1)
+    .map((worth) => nth(GRID, 0) - worth)
+    .toReversed(),
+  ...GRID,
+];
 
 /**
  * What a liner, a jacket, a second pad was worth in a bed, °C, from nights in the same bed with it and
@@ -218,12 +226,19 @@ export function worthOf(
   label: Ratings["label"],
   before: Worth,
 ): Worth & { readonly low: number; readonly high: number } {
+  const alone = comfortLogs(
+    nights.filter(({ withIt }) => !withIt),
+    fromLabel(label, ABOVE_LABEL),
+  );
+  const along = nightLogs(
+    nights.filter(({ withIt }) => withIt),
+    BELOW_GRID,
+  );
   const chances = posterior(
-    WORTHS.map((worth) => {
-      const logs = comfortLogs(
-        nights.map((night) => (night.withIt ? { ...night, low: night.low + worth } : night)),
-        fromLabel(label, ABOVE_LABEL),
-      );
+    WORTHS.map((worth, steps) => {
+      // By so many steps the thing makes the bed go below its comfort.
+      const from = WORTHS.length - 1 - steps;
+      const logs = alone.map((log, n) => log + nth(along, n + from));
       const most = Math.max(...logs);
       return (
         -0.5 * ((worth - before.mean) / before.spread) ** 2 +

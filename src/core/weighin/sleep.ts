@@ -85,43 +85,56 @@ export function setAside({ outings }: Pick<Book, "outings">, bed: ItemId): FeltN
   );
 }
 
+type OfBeds = Pick<Book, "outings" | "item" | "items" | "wishes">;
+
 /** What every bed owned, slept in or wished for is worth to this owner, the coldest-rated last. */
-export function sleepOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): BedNights[] {
+export function sleepOf(book: OfBeds): BedNights[] {
   const beds = bedsOf(book);
   return beds
     .map((one) => {
       // What the other beds taught of the owner; its own nights speak for themselves.
       const above = aboveLabels(asTried(beds.filter((other) => other !== one)));
-      return bedNights(one.bed, one.nights, above);
+      return bedNights(one, above);
     })
     .sort((a, b) => b.plain.median - a.plain.median);
 }
 
-const asTried = (beds: readonly BedNights[]) =>
+const asTried = (beds: readonly OwnNights[]) =>
   beds.map(({ bed, plain }) => ({ label: bed.ratings.label, comfort: plain }));
 
 /** How far above labels the owner sleeps, learnt over all their beds; null while none was slept in often enough. */
-export function sleeperOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): Sleeper | null {
+export function sleeperOf(book: OfBeds): Sleeper | null {
   // Each bed by its own nights alone: what one tells is not counted again in another.
   const tried = bedsOf(book).filter(({ bed, plain }) => teachesOfLabels(bed.ratings.label, plain));
   return tried.length ? { ...aboveLabels(asTried(tried)), beds: tried.map(({ bed }) => bed) } : null;
 }
 
+/** What a bed's own nights tell of it, whatever the others taught of its owner. */
+interface OwnNights {
+  readonly bed: FullItem;
+  readonly nights: readonly SleptNight[];
+  readonly extras: readonly ExtraWorth[];
+  readonly worths: ReadonlyMap<FullItem, Worth>;
+  /** Each night as it would have been in the bed alone. */
+  readonly inIt: readonly TriedNight[];
+  readonly plain: Comfort;
+}
+
 /** Every bed by its own nights alone. */
-function bedsOf(book: Pick<Book, "outings" | "item" | "items" | "wishes">): BedNights[] {
+function bedsOf(book: OfBeds): OwnNights[] {
   const byBed = groupBy(sleptNights(book), ({ bed }) => bed.id);
   return [...book.items, ...book.wishes]
     .filter(
       ({ kind, state, id }) => isBed(kind) && (state === "active" || state === "wished" || byBed.has(id)),
     )
-    .map((bed) => bedNights(bed, byBed.get(bed.id) ?? []));
+    .map((bed) => ownNights(bed, byBed.get(bed.id) ?? []));
 }
 
-function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth): BedNights {
+function ownNights(bed: FullItem, nights: readonly SleptNight[]): OwnNights {
   const { label } = bed.ratings;
-  const extras = [...new Set(nights.flatMap((night) => night.extras.filter((extra) => !isPad(extra))))];
-  const before = new Map<FullItem, Worth>(extras.map((extra) => [extra, warmthOf(extra.kind)!]));
-  const ofExtras = extras.map((item): ExtraWorth => {
+  const things = [...new Set(nights.flatMap((night) => night.extras.filter((extra) => !isPad(extra))))];
+  const before = new Map<FullItem, Worth>(things.map((thing) => [thing, warmthOf(thing.kind)!]));
+  const extras = things.map((item): ExtraWorth => {
     // What else was slept in counts as it is believed beforehand, so that one thing is asked at a time.
     const tried = nights.map((night) => ({
       ...inPlain(night, nights, before, item),
@@ -135,8 +148,12 @@ function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth):
       without: tried.length - withIt,
     };
   });
-  const worths = new Map<FullItem, Worth>(ofExtras.map(({ item, worth }) => [item, worth]));
+  const worths = new Map<FullItem, Worth>(extras.map(({ item, worth }) => [item, worth]));
   const inIt = nights.map((night) => inPlain(night, nights, worths));
+  return { bed, nights, extras, worths, inIt, plain: comfortOf(inIt, label) };
+}
+
+function bedNights({ bed, nights, extras, worths, inIt }: OwnNights, above: Worth): BedNights {
   const setups = [...groupBy(nights, ({ extras: these }) => setupKey(these)).values()].map((same): Setup => ({
     bed,
     extras: nth(same, 0).extras,
@@ -146,9 +163,9 @@ function bedNights(bed: FullItem, nights: readonly SleptNight[], above?: Worth):
   return {
     bed,
     nights,
-    extras: ofExtras.toSorted((a, b) => b.worth.mean - a.worth.mean),
+    extras: extras.toSorted((a, b) => b.worth.mean - a.worth.mean),
     setups: setups.toSorted((a, b) => b.nights.length - a.nights.length),
-    plain: comfortOf(inIt, label, { above }),
+    plain: comfortOf(inIt, bed.ratings.label, { above }),
   };
 }
 
@@ -203,7 +220,7 @@ function comfortIn(
   { bed, extras }: Pick<SleptNight, "bed" | "extras">,
   nights: readonly SleptNight[],
   worths: ReadonlyMap<FullItem, Worth>,
-  above: Worth | undefined,
+  above: Worth,
 ): Comfort {
   const worthOfAll = (things: readonly FullItem[]) =>
     things.reduce((sum, thing) => sum + (worths.get(thing)?.mean ?? 0), 0);

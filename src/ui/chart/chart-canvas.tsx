@@ -4,7 +4,7 @@ import type { ChartConfiguration } from "chart.js";
 import { useEffect, useRef } from "react";
 
 /** What is drawn, given the page's colours by their names. */
-export type Draw = (colour: (name: string) => string) => ChartConfiguration;
+export type Draw = (colour: (name: string) => string) => ChartConfiguration<"bar" | "line" | "scatter">;
 
 /** So near to what is in view a chart is drawn. */
 const NEAR = "600px";

@@ -2,7 +2,7 @@ import type { Marked } from "../../ledger/book";
 import { tripsOf } from "../../ledger/history";
 import type { Supply } from "../../model";
 import type { Case } from "../../decide/case";
-import { isCalled } from "../../trade/words/names";
+import { namedBy } from "../../trade/words/names";
 import { findingOf, type Finding, type Rule } from "../finding";
 import { said, speaks, surenessOf, urgencyBy } from "../sureness";
 
@@ -64,7 +64,7 @@ function carriedHome(one: Case): Finding | null {
   const told = marked.flatMap(({ outing }) =>
     outing.trip.cut
       ? []
-      : outing.trip.supplies.filter(({ what }) => isCalled(item, what)).map((supply) => ({ supply, outing })),
+      : outing.trip.supplies.filter(({ what }) => namedBy(what)(item)).map((supply) => ({ supply, outing })),
   );
   const out = told.reduce((sum, { supply }) => sum + supply.out, 0);
   const back = told.reduce((sum, { supply }) => sum + surplusOf(supply), 0);

@@ -134,18 +134,17 @@ export const wordsForKind = (kind: string): string =>
 export const inPlain = (name: string) => name.trim().toLowerCase();
 
 /**
- * Does an owner's word for something mean this item: is it of the kind so called, or has it every word of it
+ * Whether an owner's word for something means an item: is it of the kind so called, or has it every word of it
  * in its own name?
  */
-export function isCalled({ name, kind: id }: Pick<Item, "name" | "kind">, what: string): boolean {
-  const words = new Set(inPlain(name).split(/\s+/));
+export function namedBy(what: string): (item: Pick<Item, "name" | "kind">) => boolean {
   const kind = findKind(what) ?? guessKind(what);
-  return (
-    (kind.id !== "other" && kind.id === id) ||
-    inPlain(what)
-      .split(/\s+/)
-      .every((word) => words.has(word))
-  );
+  const wanted = inPlain(what).split(/\s+/);
+  return (item) => {
+    if (kind.id !== "other" && kind.id === item.kind) return true;
+    const words = inPlain(item.name).split(/\s+/);
+    return wanted.every((word) => words.includes(word));
+  };
 }
 
 /**
