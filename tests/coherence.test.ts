@@ -80,6 +80,9 @@ test("from the words on the pages: Tally, Verdicts, Bench, Next, Ready and each 
   expect(verdicts).toContain(`saves ${spare}`);
   expect(plain(await lane.innerText()).replace(/\D/g, "")).toBe(/(\d+) must not go out/.exec(tally)![1]);
 
+  const walked = / things, (\d+ trips, [\d ]+ km)/.exec(tally)![1]!;
+  expect(await textOf(page, "/trips")).toContain(`${walked}, `);
+
   // What is asked stands on Verdicts under its verb; what is on the bench is asked.
   const bench = await textOf(page, "/bench");
   const doable = await page

@@ -13,7 +13,7 @@ test("the circle: planned, packed, walked, unpacked, judged, and planned anew wi
   withApp("demo", async (app) => {
     const { page, faults } = await openPage(browser, `${app.url}/next`);
     await page.getByText(/None is planned: this is for one as usual/).waitFor();
-    await page.getByText(/^No trusted way to treat water: the first filter \(It froze wet/).waitFor();
+    await page.getByText(/^No trusted way to treat water: the first filter \(it froze wet/).waitFor();
     // Nothing can be moved before there is a trip to keep it.
     expect(await page.getByRole("button", { name: /^Leave / }).count()).toBe(0);
 

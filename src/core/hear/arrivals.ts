@@ -27,7 +27,7 @@ const CAME = /\b(bought|had to buy|found|borrowed|picked up|gave me|lent me)\b/;
 /** What was bought, found or borrowed, and from whom. */
 const BOUGHT = pieced(
   "^(?:.*\\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\\w+) 's )?(.+?)(?: (?:from|",
-  "of) (\\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\\bto\\b.*)?$",
+  "(?<!pair |couple |set |bit |box |bag |roll |lot |kind |sort |piece |type )of) (\\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\\bto\\b.*)?$",
 );
 
 /** What was found was a place, a way or a fault. */
@@ -42,6 +42,12 @@ const HOW_IT_CAME: Readonly<Record<string, Joined["how"]>> = {
   "picked up": "found",
   borrowed: "borrowed",
 };
+
+/** What is picked up where things are sold was bought. */
+const howItCame = (verb: string, plain: string): Joined["how"] =>
+  verb === "picked up" && /\b(shop|store|village|town|market|outfitters?)\b/.test(plain)
+    ? "bought"
+    : (HOW_IT_CAME[verb] ?? "bought");
 
 /** "Bought a sun hat", "Ida lent me her gaiters"; null: nothing came. */
 export function arrivalIn(read: ReadSentence, namesOf: (what: string) => readonly Named[]): Arrival | null {
@@ -60,7 +66,7 @@ export function arrivalIn(read: ReadSentence, namesOf: (what: string) => readonl
     FOUND_NO_THING.test(nth(plain.split(","), 0))
   )
     return null;
-  const how = bought ? (HOW_IT_CAME[nth(bought, 1)] ?? "bought") : "given";
+  const how = bought ? howItCame(nth(bought, 1), plain) : "given";
   const what = nounOf(bought ? nth(bought, 3) : given![2]!);
   const from = bought ? (bought[2] ?? bought[4]) : given![1];
   if (!what) return null;

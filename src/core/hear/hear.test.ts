@@ -228,6 +228,180 @@ const WORDS = [
   "… ",
 ];
 
+describe("in other words", () => {
+  const SHELF = [
+    ...ALONG,
+    thing("filter", "Filter", "filter"),
+    thing("socks", "Socks", "socks", 3),
+    thing("pot", "Pot", "pot"),
+    thing("bottle", "Water bottle", "water bottle"),
+    thing("shorts", "Shorts", "trousers"),
+    thing("cream", "Sunscreen", "sunscreen"),
+  ];
+  const told = (text: string) => hear(text, SHELF).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+
+  test.each<[string, ...object[]]>([
+    // The day and the place are of what happened.
+    [
+      "torch died on day 3, so the map came out",
+      { item: "torch", trouble: "failed", day: 3 },
+      { item: "map", use: "used" },
+    ],
+    [
+      "on day 4 the torch died and I never used the poncho",
+      { item: "torch", trouble: "failed", day: 4 },
+      { item: "poncho", use: "unused" },
+    ],
+    ["the poncho came out on day 2", { item: "poncho", use: "used", day: 2 }],
+    // A question that names a thing says what the answer is about; any other question tells nothing.
+    ["The poncho? Never used.", { item: "poncho", use: "unused" }],
+    ["And the map? Stayed in the pack all week.", { item: "map", use: "unused" }],
+    ["What about the jacket? Hardly wore it.", { item: "jacket", use: "hardly" }],
+    ["the poncho? I don't know. It rained."],
+    ["Did the poncho tear? Never used."],
+    ["did I miss anything? Camp shoes.", { about: "missed", what: "camp shoes" }],
+    ["Did I miss anything? No."],
+    // Whose it was, who had it.
+    ["I shared the poncho with Ida", { item: "poncho", with: "Ida", use: "used" }],
+    ["Ida carried the pot", { item: "pot", with: "Ida" }],
+    ["the pot in Ida's pack", { item: "pot", with: "Ida" }],
+    ["lent the map to Ida", { item: "map", with: "Ida" }],
+    ["gave Ida the pot to carry", { item: "pot", with: "Ida" }],
+    ["gave Ida the jacket", { item: "jacket", exit: "given away" }],
+    ["gave Ida the jacket for the night"],
+    ["Ida's torch died, used mine", { item: "torch", use: "used" }],
+    // Frost harms what treats water alone.
+    ["filter froze overnight", { item: "filter", frost: "froze" }],
+    ["filter kept in the bag, never froze", { item: "filter", frost: "kept" }],
+    ["slept with the filter in my bag", { item: "filter", frost: "kept" }],
+    ["no idea whether the filter froze", { item: "filter", frost: "unknown" }],
+    ["the filter may have frozen", { item: "filter", frost: "unknown" }],
+    ["only for frost, the jacket", { item: "jacket", call: "bring when" }],
+    // So many of several.
+    ["three of the stakes are bent", { item: "stakes", pieces: 3, symptoms: ["bent"] }],
+    ["lost 2 of the 8 stakes", { item: "stakes", pieces: 2 }],
+    ["stakes: one gone", { item: "stakes", pieces: 1 }],
+    ["a stake is missing", { item: "stakes", pieces: 1 }],
+    ["tip of one stake bent", { item: "stakes", pieces: 1, symptoms: ["bent"] }],
+    ["one pair of socks is through at the heels", { item: "socks", pieces: 1, symptoms: ["holed"] }],
+    ["four stakes are enough", { item: "stakes", enough: 4 }],
+    ["two pairs of socks would do", { item: "socks", enough: 2 }],
+    ["too many socks", { item: "socks", why: "too much of it" }],
+    ["one of them snapped"],
+    // What is left of it, and the days of it.
+    ["the sunscreen is half gone", { item: "cream", left: 0.5 }],
+    ["a quarter of the sunscreen left", { item: "cream", left: 0.25 }],
+    ["the sunscreen ran out", { item: "cream", left: 0 }],
+    ["wore the poncho on three of the days", { item: "poncho", days: 3, use: "used" }],
+    ["used the map two days out of five", { item: "map", days: 2, use: "used" }],
+    ["the jacket for three evenings", { item: "jacket", days: 3 }],
+    ["poncho 2.5 of 5", { item: "poncho", condition: 2.5 }],
+    // How it was used, and why it was not.
+    ["barely needed the map", { item: "map", use: "hardly" }],
+    ["forgot I had the map", { item: "map", use: "unused", why: "forgot it" }],
+    ["never took the jacket out, it was too warm", { item: "jacket", use: "unused", why: "no call for it" }],
+    [
+      "never used the map because the phone did it",
+      { item: "map", use: "unused", why: "another did the job" },
+    ],
+    [
+      "we cut the trip short, never got to the river, so the pot stayed packed",
+      { item: "pot", use: "unused", why: "trip cut short" },
+    ],
+    ["used the poncho but not the map", { item: "poncho", use: "used" }, { item: "map", use: "unused" }],
+    [
+      "The map never came out. Same with the jacket.",
+      { item: "map", use: "unused" },
+      { item: "jacket", use: "unused" },
+    ],
+    [
+      "Used the map every day, the jacket likewise",
+      { item: "map", use: "used" },
+      { item: "jacket", use: "used" },
+    ],
+    [
+      "What never came out: the map, the jacket, and the shorts",
+      { item: "map", use: "unused" },
+      { item: "jacket", use: "unused" },
+      { item: "shorts", use: "unused" },
+    ],
+    ["the torch worked", { item: "torch", use: "used" }],
+    ["had the poncho on twice", { item: "poncho", use: "hardly" }],
+    ["the shorts chafe", { item: "shorts", complaints: ["rubs or hurts"] }],
+    // What became of it.
+    ["left the bottle at a hut", { item: "bottle", exit: "lost" }],
+    ["left the bottle by the stream", { item: "bottle", exit: "lost" }],
+    ["left the bottle at a hut, for collection"],
+    ["bottle washed away in the river", { item: "bottle", exit: "lost" }],
+    ["washed the bottle", { item: "bottle", did: "wash" }],
+    ["lost the lid of the pot", { item: "pot", trouble: "damaged", symptoms: ["broken"] }],
+    ["the pot's lid is gone", { item: "pot", trouble: "damaged", symptoms: ["broken"] }],
+    ["lost the pot and the map", { item: "pot", exit: "lost" }, { item: "map", exit: "lost" }],
+    ["wore the socks out", { item: "socks", exit: "worn out" }],
+    ["wore the jacket out", { item: "jacket", use: "used" }],
+    ["sent the jacket ahead", { item: "jacket", exit: "posted ahead" }],
+    ["posted on the jacket to the ferry", { item: "jacket", exit: "posted ahead" }],
+    ["jacket in the same parcel", { item: "jacket", exit: "sent home" }],
+    ["left the shorts for the next walker", { item: "shorts", exit: "given away" }],
+    ["I almost threw the shorts away"],
+    // Harmed, and seen to.
+    [
+      "The poncho tore. Taped it up and it held.",
+      { item: "poncho", symptoms: ["torn"], trouble: "damaged" },
+      { item: "poncho", fix: "patched" },
+    ],
+    ["the pad went flat, slept on the ground", { item: "pad", symptoms: ["leaks air"], trouble: "failed" }],
+    ["the torch's battery cover broke off", { item: "torch", symptoms: ["broken"], trouble: "damaged" }],
+    ["I fixed the torch", { item: "torch", did: "repair" }],
+    ["the torch needs fixing", { item: "torch", call: "fix" }],
+    // The owner's own calls.
+    ["I won't take the jacket", { item: "jacket", call: "leave" }],
+    ["would not take the jacket again", { item: "jacket", call: "leave" }],
+    ["take the jacket again any time", { item: "jacket", call: "bring again" }],
+    ["jacket saved the trip", { item: "jacket", call: "bring again", made: true, use: "used" }],
+    [
+      "The jacket could have stayed. So could the map.",
+      { item: "jacket", call: "leave", stay: true },
+      { item: "map", call: "leave" },
+    ],
+    // What came, and what was lacking.
+    ["found a pair of gloves on the path", { about: "joined", how: "found", what: "gloves", from: null }],
+    ["found a spring"],
+    ["picked up a new gas in the village", { about: "joined", how: "bought", what: "gas" }],
+    ["picked up a hat on the path", { about: "joined", how: "found", what: "hat" }],
+    ["a woman gave me a hat", { about: "joined", how: "given", what: "hat", from: "woman" }],
+    [
+      "bought new socks for the old ones, threw the old ones away",
+      { about: "joined", how: "bought", what: "socks", for: "socks" },
+      { item: "socks", exit: "thrown out" },
+    ],
+    ["missed my warm hat every night", { about: "missed", what: "warm hat" }],
+    ["I wish I had left the map at home", { item: "map", call: "leave" }],
+    // Nights.
+    [
+      "first night 4 and fine, second night minus two and cold",
+      { about: "night", low: 4, felt: "right" },
+      { about: "night", low: -2, felt: "cold" },
+    ],
+    [
+      "both nights in the quilt were cold",
+      { about: "night", low: null, felt: "cold", slept: ["quilt"], nights: 2 },
+    ],
+    ["three nights of 5 degrees in the quilt, cool", { about: "night", low: 5, felt: "cool", nights: 3 }],
+    [
+      "it was 30 f at night, shivered in the quilt",
+      { about: "night", low: -1.1, felt: "cold", slept: ["quilt"] },
+    ],
+    ["too hot in the quilt at 15 c", { about: "night", low: 15, felt: "hot", slept: ["quilt"] }],
+    ["the label says 2 c"],
+    ["not a cold night in the quilt"],
+  ])("%s", (text, ...facts) => {
+    const heard = told(text);
+    expect(heard).toMatchObject(facts);
+    expect(heard).toHaveLength(facts.length);
+  });
+});
+
 test("never a character that was typed is lost, whatever it is, and nothing throws", () =>
   fc.assert(
     fc.property(

@@ -36,6 +36,7 @@ export function hear(text: string, things: readonly Named[]): HeardSentence[] {
   let saidLast: Listener["saidLast"] = null;
   let sortNamed: string | null = null;
   let isAsked = false;
+  let isAskedOf = false;
   const sentences = sentencesOf(text).flatMap((sentence) =>
     withoutStops(sentence.text, names).map((part) => ({ text: part.text, at: sentence.at + part.at })),
   );
@@ -44,8 +45,9 @@ export function hear(text: string, things: readonly Named[]): HeardSentence[] {
     const listener = new Listener(read, names, topic, harmed);
     listener.saidLast = saidLast;
     listener.sortNamed = sortNamed;
+    listener.isAskedOf = isAskedOf;
     const heard = listener.listen(isAsked);
-    ({ topic, harmed, saidLast, sortNamed, asksWhatWasMissed: isAsked } = listener);
+    ({ topic, harmed, saidLast, sortNamed, asksWhatWasMissed: isAsked, asksOfThings: isAskedOf } = listener);
     group = numberedIn(read) ?? group;
     return {
       text: sentence.text,

@@ -53,6 +53,9 @@ const sayableAgain = ({ use, why, call }: ThingTold): ThingTold | null =>
 /** "So could the jacket" says as much of it, and no more. */
 const callOf = ({ call }: ThingTold): ThingTold => (call ? { call } : {});
 
+/** Frost harms what treats water alone: "only for frost, the jacket". */
+const withoutFrost = ({ frost: _, ...told }: ThingTold): ThingTold => told;
+
 type Span = { readonly at: number; readonly end: number };
 
 /** What stands behind one of these is not what is spoken of. */
@@ -75,6 +78,8 @@ export class Listener {
   sortNamed: string | null = null;
   /** What was said last, for "likewise". */
   saidLast: ThingTold | null = null;
+  /** The sentence before named what this one tells of: "The poncho?" */
+  isAskedOf = false;
 
   constructor(
     private readonly read: ReadSentence,
@@ -96,11 +101,23 @@ export class Listener {
     return /\b(miss|missing|missed|lack)\b.*\?$/.test(this.read.words);
   }
 
+  /** A question that only names things: "And the poncho?", "What about the map?" */
+  get asksOfThings(): boolean {
+    return /^((and|so|what|how|about|as|for|the|my|then|,) )*T \?$/.test(this.read.words);
+  }
+
+  private namedAlone(): readonly Named[] {
+    return this.read.units.flatMap(({ mentions }) => this.meant(mentions, ""));
+  }
+
   /** @param isAnswer the sentence before asked what was missed */
   listen(isAnswer = false): Heard[] {
     const { clauses, words } = this.read;
-    // What is asked is not said.
-    if (/\?$/.test(words)) return [];
+    // What is asked is not said; but "the poncho?" says what the next sentence is about.
+    if (/\?$/.test(words)) {
+      if (this.asksOfThings) this.topic = this.namedAlone();
+      return [];
+    }
     if (isAnswer && this.namedAsMissed()) return this.all();
     const missed = this.missed();
     if (missed === 0) return this.all();
@@ -233,6 +250,7 @@ export class Listener {
   private goesOn(): boolean {
     const { words } = this.read;
     return (
+      (this.isAskedOf && !words.includes("T")) ||
       /^(?:and |but |so |well |though |yes |no |, )*(it|its|they|theyre|them|that|thats|this|those|which)\b(?! T)/.test(
         words,
       ) ||
@@ -331,7 +349,7 @@ export class Listener {
   }
 
   private tell(things: readonly Named[], told: ThingTold, ...clauses: readonly Clause[]): void {
-    for (const { id } of things) {
+    for (const { id, jobs } of things) {
       const there = this.facts.get(id) ?? { told: {}, spans: [] };
       const symptoms = [...new Set([...(there.told.symptoms ?? []), ...(told.symptoms ?? [])])];
       const complaints = [...new Set([...(there.told.complaints ?? []), ...(told.complaints ?? [])])];
@@ -348,7 +366,7 @@ export class Listener {
       this.facts.set(id, {
         told: {
           ...there.told,
-          ...told,
+          ...(jobs.includes("treat water") ? told : withoutFrost(told)),
           ...(isStill && { use: there.told.use }),
           ...(trouble && { trouble }),
           ...(symptoms.length > 0 && { symptoms }),

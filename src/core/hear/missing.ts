@@ -4,7 +4,8 @@ import { MISSED, MISSING, NOT_MISSED } from "../trade/words/ends";
 import { plainOf, type ReadSentence } from "./clause";
 import { nounOf } from "./text/quantities";
 
-const DENIED = /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent) (really )?(miss|need|want)/;
+const DENIED =
+  /\b(never|not|didnt|dont|nothing|no|wasnt|werent|isnt|arent|hardly|barely|scarcely) (really )?(miss|need|want)/;
 /** "The hat was needed", "wish I had left it": nothing was lacking. */
 const NO_LACK = pieced(
   "\\bT (was |were |got |is )?(really |badly |only )?(needed|missed)\\b|\\bneeded (to|it|",

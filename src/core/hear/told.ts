@@ -3,7 +3,7 @@ import { nth } from "../sums/there";
 import type { ItemId } from "../model";
 import { CALLS, DONE, EXITS, MADE, PATCHED, STAYED, WENT_WITHOUT } from "../trade/words/ends";
 import { COMPARED, NEGATION, NOT_SO } from "../trade/words/speech";
-import { COMPLAINTS, COMPLAINT_PLACES, FAILED, PARTS, TROUBLES } from "../trade/words/troubles";
+import { COMPLAINTS, COMPLAINT_PLACES, FAILED, PART_LOST, PARTS, TROUBLES } from "../trade/words/troubles";
 import { HARDLY, UNUSED, USED, WHYS } from "../trade/words/uses";
 import type { Clause } from "./clause";
 import type { ThingFact } from "../model";
@@ -45,7 +45,7 @@ export function toldIn(clause: Clause, n: number, thing: Named | undefined, said
   }
   const condition = /\b(\d(?:\.\d)?|one|two|three|four) (?:out )?of (?:5|five)\b/.exec(words);
   if (condition && (!thing || thing.pieces < 5)) tellNumber(told, "condition", numberOf(condition[1]));
-  const gone = exitIn(words, thing, told);
+  const gone = exitIn(words, around, thing, told);
   if (gone) told.exit = gone;
   if (!told.frost) troublesIn(told, words, thing, around, said.hasAmounts);
   complaintsIn(told, words, around, thing, (thing && said.soFar(thing)?.use) === "unused");
@@ -100,7 +100,7 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
     const lost =
       new RegExp(
         `\\b(?:lost|broke|bent|binned|snapped|ripped|tore) ${NUMBER}(?: ` +
-          `of (?:the|my|\\d+))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
+          `of (?:(?:the|my) )?(?:\\d+|the|my))?(?: (?:the|my|old|pair of|more))* ?T\\b`,
       ).exec(words) ??
       new RegExp(
         `\\b${NUMBER} (?:of (?:the |my )?(?:\\d+ )?)?(?:pairs? of )?T (?:is |are |was |were )?(?:bent|gone|lost|left|stayed|snapped|broken|missing|ripped|torn|burnt|holed|split)\\b`,
@@ -108,7 +108,10 @@ function countsIn(told: ThingTold, words: string, thing: Named | undefined, hasA
       new RegExp(
         `\\b${NUMBER} of (?:them|these|those) (?:is |are |was |were |got )?(?:snapped|broke|broken|bent|gone|went|lost|tore|torn|missing|split)\\b`,
       ).exec(words) ??
-      new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words);
+      new RegExp(`\\b(?:tip|end|strap|finger|thumb) of ${NUMBER} T\\b`).exec(words) ??
+      new RegExp(`^${NUMBER} (?:is |are |was |were )?(?:gone|lost|missing|bent|broken|snapped|torn)$`).exec(
+        words,
+      );
     if (lost) tellNumber(told, "pieces", numberOf(lost[1]));
     const enough =
       new RegExp(
@@ -191,6 +194,10 @@ function troublesIn(
     if (symptom && symptom !== "sole or tread") break;
   }
   const failed = FAILED.exec(compared);
+  if (PART_LOST.test(compared) && !told.symptoms) {
+    told.trouble ??= "damaged";
+    told.symptoms = ["broken"];
+  }
   // A part of it that died leaves the rest to work.
   if (failed && PARTS.test(compared.slice(0, failed.index)) && !/useless|no use/.test(failed[0])) {
     told.trouble ??= "damaged";
@@ -269,7 +276,7 @@ function usedIn(told: ThingTold, n: number, thing: Named | undefined, { clauses,
     return;
   }
   if (
-    /\bforgot (that )?(i had|about|i took|i brought) ?(it|them|T|that|those)?$|\bT i forgot( about)?\b/.test(
+    /\bforgot (that )?(i had|about|i took|i brought) ?(it|them|(the |my )?T|that|those)?$|\bT i forgot( about)?\b/.test(
       words,
     )
   ) {
@@ -373,7 +380,10 @@ function frostOf(words: string, thing: Named | undefined): ThingTold["frost"] {
   if (thing && !thing.jobs.includes("treat water")) return undefined;
   if (!/\b(froze|frozen|freeze|frost|ice|icy)\b/.test(words))
     return /\bslept (in|with)\b.*\b(bag|me)\b/.test(words) && thing ? "kept" : undefined;
-  if (/\b(no idea|cant say|dont know|not sure|who knows|whether|if)\b/.test(words)) return "unknown";
+  if (
+    /\b(no idea|cant say|dont know|not sure|who knows|whether|if|(may|might|could)(ve| have)?)\b/.test(words)
+  )
+    return "unknown";
   if (/\b(didnt|did not|never|not|wasnt|kept|no ice|safe|slept with)\b/.test(words)) return "kept";
   return "froze";
 }
@@ -390,19 +400,19 @@ const COMES_BACK = pieced(
   "fetch)|overnight|for the day|till|until)\\b",
 );
 
-function exitIn(words: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
+function exitIn(words: string, around: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
   for (const [how, pattern] of EXITS) {
     const match = pattern.exec(words);
     if (!match || isNegated(words, match.index)) continue;
-    if (how === "lost" && SHEDS.test(words)) continue;
+    if (how === "lost" && (SHEDS.test(words) || PART_LOST.test(words))) continue;
     if (
       how === "lost" &&
       (told.pieces !== undefined ||
         /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
     )
       continue;
-    if (how === "lost" && COMES_BACK.test(words)) continue;
+    if (how === "lost" && COMES_BACK.test(around)) continue;
     if (
       how === "worn out" &&
       thing &&

@@ -42,6 +42,12 @@ export function outingOf(trip: TripHead, n = 0): Outing {
   };
 }
 
+/** What some outings come to: metres walked, and nights out. */
+export const walkedOn = (outings: readonly Outing[]) => ({
+  metres: outings.reduce((sum, { metres }) => sum + metres, 0),
+  nights: outings.reduce((sum, { nights }) => sum + nights, 0),
+});
+
 function strongest(trip: TripHead): TripHead["conditions"] {
   if (trip.legs.every(({ conditions }) => Object.keys(conditions).length === 0)) return trip.conditions;
   const told = new Set([trip, ...trip.legs].flatMap(({ conditions }) => keysOf(conditions)));

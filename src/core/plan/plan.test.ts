@@ -164,7 +164,7 @@ describe("a plan worked by hand", () => {
     const plan = planOf({ filter: { frost: "froze" }, plan: {} });
     expect(columns(plan).filter).toBe("not ready");
     expect(plan.gaps.map(sayGap)).toEqual([
-      "No trusted way to treat water: the filter (It froze wet on T5).",
+      "No trusted way to treat water: the filter (it froze wet on T5).",
     ]);
     const doubled = planOf({
       filter: { frost: "froze" },

@@ -13,6 +13,7 @@ import {
   sayDay,
   sayDistance,
   sayMass,
+  uncapital,
   type Units,
 } from "../units/speak";
 import { says } from "../say/verdicts/says";
@@ -87,7 +88,7 @@ export function sayGap({ job, doubted }: Gap): string {
   const why = ({ advice, first }: Gap["doubted"][number]) =>
     first ? says(advice.case, first) : `${advice.case.item.lentTo} has it`;
   return `No trusted ${nameOfJob(job)}: ${doubted
-    .map((one) => `${theThing(one.advice.case.item)} (${why(one).split(/\.(?: |$)/)[0]})`)
+    .map((one) => `${theThing(one.advice.case.item)} (${uncapital(nth(why(one).split(/\.(?: |$)/), 0))})`)
     .join("; ")}.`;
 }
 

@@ -15,7 +15,7 @@ import { sayComfort, sayLabel } from "./sleep";
 import { sayAmount, sayCameHome, sayRate } from "./supplies";
 import { sayPoured, sayRoom } from "../units/speak";
 import { Units } from "../units/units";
-import { quoted, sayCaller, sayLeft, theThing } from "./words";
+import { quoted, sayCaller, sayLeft, sayWay, theThing } from "./words";
 import { sayWear, wearFromNumber, wearNumber } from "./wear";
 
 /** As a test reads it: the blanks that hold a number to its unit are blanks. */
@@ -102,6 +102,29 @@ describe("a mark, all of it", () => {
   test("a leg without a name bears its number", () => {
     expect(["leg-1", "leg-2"].map((id) => legName(legs, id))).toEqual(["leg 1", "Over the pass"]);
   });
+});
+
+test("how far a thing went: on trips, beside them, and what the ground makes of it with what is not unpacked yet", () => {
+  const trip = (month: number, use?: string) => ({
+    starts: `2026-0${month}-01`,
+    ends: `2026-0${month}-05`,
+    distance: "100 km",
+    terrain: "rock",
+    marks: [{ item: "Boots", ...(use && { use }) }],
+  });
+  const wayOf = (entries: readonly object[], ...trips: object[]) => {
+    const log = logOf({ items: [{ name: "Boots", kind: "boots" }], entries, trips });
+    return plain(sayWay(kitOf(openBook(log, TODAY)).things[0]!, METRIC));
+  };
+  // Rock counts half as much again: common practice, no source.
+  expect(wayOf([], trip(5, "used"))).toBe("100 km; as the ground counts, 150 km");
+  const between = { item: "Boots", on: "2026-06-01", what: "wear", distance: "40 km" };
+  expect(wayOf([between], trip(5, "used"))).toBe(
+    "140 km: 100 km on trips, 40 km before and between; as the ground counts, 190 km",
+  );
+  expect(wayOf([], trip(5, "used"), trip(6))).toBe(
+    "100 km; as the ground counts, 300 km with what is not unpacked yet",
+  );
 });
 
 test("money: a sign stands before it, a word behind; cents only where they are some", () => {

@@ -11,12 +11,22 @@ import type { FullItem } from "../trade/full-item";
 import type { ReadingRule } from "../trade/kind";
 import { COMPLAINT_RULES, SYMPTOM_RULES } from "../trade/symptoms";
 import { TRIGGER_RULES } from "../trade/triggers";
-import { listWords, several, someOf, sayDay, sayDistance, sayLong, type Units } from "../units/speak";
+import {
+  listWords,
+  several,
+  someOf,
+  sayDay,
+  sayDistance,
+  sayLong,
+  uncapital,
+  type Units,
+} from "../units/speak";
 import { sayWear, wearNumber } from "./wear";
 
 /**
  * How far a thing went in its life, of which before and between trips; and, where the ground counts, what that
- * comes to as wear: "645 km: 379 km on trips, 266 km before and between; as rough ground counts, 715 km".
+ * comes to as wear: "589 km: 379 km on trips, 210 km before and between; as the ground counts, 715 km with what
+ * is not unpacked yet".
  */
 export function sayWay({ case: { item, totals, left } }: Pick<Advice, "case">, units: Units): string {
   const say = (metres: number) => sayDistance(metres, units);
@@ -25,8 +35,11 @@ export function sayWay({ case: { item, totals, left } }: Pick<Advice, "case">, u
   const parts =
     outside.metres > 0 ? `: ${say(used.metres)} on trips, ${say(outside.metres)} before and between` : "";
   const worn = say(left?.worn ?? totals.wear);
+  const waits = totals.steps.some(({ carried, wear }) => carried && !carried.mark && wear > 0);
   const counts =
-    item.rules.terrain && item.wears === "m" && worn !== all ? `; as the ground counts, ${worn}` : "";
+    item.rules.terrain && item.wears === "m" && worn !== all
+      ? `; as the ground counts, ${worn}${waits ? " with what is not unpacked yet" : ""}`
+      : "";
   return all + parts + counts;
 }
 
@@ -51,13 +64,9 @@ export const sayCost: Readonly<Record<Consequence, string>> = {
   danger: "a danger",
 };
 
-/** A thing's name inside a sentence: its capital goes, unless it is all capitals. */
-const aThing = ({ name }: Pick<FullItem, "name">) =>
-  /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
-
 /** The name with its article: "the air mat"; what has a name of its own has none: "Ole's boots", "Shoes, pair 3". */
 export const theThing = (item: Pick<FullItem, "name">) =>
-  /['’]s |,/.test(item.name) ? item.name : `the ${aThing(item)}`;
+  /['’]s |,/.test(item.name) ? item.name : `the ${uncapital(item.name)}`;
 
 /** "on Long Quill", "in five weeks on Long Quill", "on 3 trips". */
 export function onTrips(trips: readonly TripId[], { outings }: Book): string {

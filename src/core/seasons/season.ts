@@ -2,7 +2,7 @@ import { compareLists, listOf, type ListDifference } from "../compare/lists";
 import { carriedOfTrip, type Book } from "../ledger/book";
 import { groupBy } from "../sums/group";
 import { medianOf } from "../sums/median";
-import type { Outing } from "../ledger/outing";
+import { walkedOn, type Outing } from "../ledger/outing";
 import type { TripId } from "../model";
 import { weighIn } from "../weighin/weigh-in";
 
@@ -45,8 +45,7 @@ export function seasonOf(book: Book, year: string): Season {
   return {
     year,
     outings,
-    metres: outings.reduce((sum, { metres }) => sum + metres, 0),
-    nights: outings.reduce((sum, { nights }) => sum + nights, 0),
+    ...walkedOn(outings),
     base: bases.length ? medianOf(bases) : null,
     deadGramMetres: marks
       .filter(({ mark, item }) => mark.use === "unused" && !item.cover)

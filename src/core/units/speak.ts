@@ -197,3 +197,7 @@ export function sayLong(days: number): string {
 
 /** A sentence begins with a capital. */
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** As it stands within a sentence: its capital goes, unless it is all capitals. */
+export const uncapital = (text: string) =>
+  /^\p{Lu}\p{Ll}/u.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;

@@ -1,6 +1,7 @@
 import type { Kit } from "@/core/advice/kit";
 import type { Trip } from "@/core/model";
 import Link from "next/link";
+import { walkedOn } from "@/core/ledger/outing";
 import { count, sayDays, sayDistance, sayMass } from "@/core/units/speak";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { Sheet } from "@/ui/sheet/sheet";
@@ -38,7 +39,7 @@ export default async function TallyPage() {
 
 function TallyHead({ kit: { book, notOut, spare } }: { kit: Kit }) {
   const { units } = book.settings;
-  const metres = book.outings.reduce((sum, outing) => sum + outing.metres, 0);
+  const { metres } = walkedOn(book.outings);
   return (
     <PageHead
       title="Nettle Tally"

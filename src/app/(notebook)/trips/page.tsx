@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { count, listWords, sayDistance, sayHeight, sayDays, type Units } from "@/core/units/speak";
+import { count, inWords, listWords, sayDistance, sayHeight, sayDays, type Units } from "@/core/units/speak";
 import type { Book } from "@/core/ledger/book";
-import { outingOf } from "@/core/ledger/outing";
+import { outingOf, walkedOn } from "@/core/ledger/outing";
 import type { Trip } from "@/core/model";
 import { Empty, PageHead } from "@/ui/page/page-head";
 import { readBook } from "@/app/book";
@@ -32,10 +32,12 @@ export default async function TripsPage() {
   );
 }
 
+/** What was walked, and how many walks are planned beside it. */
 function sayAll(trips: number, { outings, settings }: Book): string {
-  const metres = outings.reduce((sum, outing) => sum + outing.metres, 0);
-  const nights = outings.reduce((sum, outing) => sum + outing.nights, 0);
-  return `${count(trips, "trip")}, ${sayDistance(metres, settings.units)}, ${count(nights, "night")}`;
+  const { metres, nights } = walkedOn(outings);
+  const planned = trips - outings.length;
+  const walked = `${count(outings.length, "trip")}, ${sayDistance(metres, settings.units)}, ${count(nights, "night")}`;
+  return planned > 0 ? `${walked}; ${inWords(planned)} planned` : walked;
 }
 
 const TripsLinks = ({ canCompare }: { canCompare: boolean }) => (
@@ -116,7 +118,9 @@ function TripLine({ trip, units }: { trip: Trip; units: Units }) {
             {open} to unpack
           </Link>
         ) : (
-          <span className="text-muted">{count(trip.carries.length, "thing")}</span>
+          trip.carries.length > 0 && (
+            <span className="text-muted">{count(trip.carries.length, "thing")}</span>
+          )
         )}
       </span>
     </li>

@@ -75,8 +75,10 @@ export function amountsIn(plain: string): HeardAmount[] {
   const found: HeardAmount[] = [];
   for (const [pattern, read] of PHRASES) {
     const match = pattern.exec(BOUGHT.test(plain) ? "" : plain);
-    if (match && !(found.length > 0 && /^(?:no|out)/.test(match[0])))
-      found.push({ fact: read(match), words: match[0] });
+    const fact = match && read(match);
+    // "Half of the gas gone" is no "gas gone" too.
+    if (fact && !found.some((each) => each.fact.what === fact.what && each.fact.how === fact.how))
+      found.push({ fact, words: nth(match, 0) });
   }
   return found;
 }

@@ -70,8 +70,10 @@ function numberAt(tokens: readonly Token[], start: number): Spoken | null {
   if (word(at) === "point") {
     let digits = "";
     let next = at + 1;
-    while (NUMBER_UNITS[word(next)] !== undefined && nth([NUMBER_UNITS[word(next)]!], 0) < 10)
-      digits += NUMBER_UNITS[word(next++)];
+    for (let digit = digitOf(word(next)); digit !== null; digit = digitOf(word(next))) {
+      digits += digit;
+      next += 1;
+    }
     if (digits) {
       value += Number(`0.${digits}`);
       at = next;
@@ -81,6 +83,12 @@ function numberAt(tokens: readonly Token[], start: number): Spoken | null {
     at += 3;
   }
   return { value: isMinus ? -value : value, takes: at - start };
+}
+
+/** A figure behind a point: "two point oh five". */
+function digitOf(word: string): number | null {
+  const digit = word === "oh" ? 0 : NUMBER_UNITS[word];
+  return digit !== undefined && digit < 10 ? digit : null;
 }
 
 /** "Two thousand four hundred and six": the words of a whole number, as many as make one. */

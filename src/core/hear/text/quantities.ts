@@ -48,12 +48,12 @@ export function nounOf(words: string): string | null {
   const noun = words
     .replace(/ [,.;:!?].*$/, "")
     .replace(
-      /^(?:was |were |is |had |have |the |a |an |my |some |any |another |second |more |of |bit |pair |spare pair |couple |that )+/g,
+      /^(?:was |were |is |had |have |the |a |an |my |some |any |another |new |fresh |second |more |of |bit |pair |spare pair |couple |that )+/g,
       "",
     )
     .replace(/^(?:second |pair |bit )?(?:of )/, "")
     .replace(
-      / (?:next time|really|today|tonight|with me|along|too|at night|from (?:home|last|the).*|for .*|in .*|at .*|on .*|as .*|to .*|so .*|because .*|but .*|and .*|i .*)$/g,
+      / (?:next time|really|today|tonight|with me|along|too|at night|from (?:home|last|the).*|for .*|every .*|each .*|in .*|at .*|on .*|as .*|to .*|so .*|because .*|but .*|and .*|i .*)$/g,
       "",
     )
     .replace(/\s*[.!?,]+\s*$/, "")

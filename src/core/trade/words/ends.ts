@@ -12,8 +12,9 @@ export const CALLS: readonly Row<OwnerCall>[] = [
   {
     is: word(
       "never again|leave (it|them|that|those|these)( at home| behind| out)?$",
-      "not (taking|bringing|carrying) (it|that|this|them|those) again",
-      "wont (take|bring|carry) (it|that|them|those)",
+      "not (taking|bringing|carrying) (it|that|this|them|those|T|the T|my T) again",
+      "(not|wouldnt) (take|bring|carry|pack) (it|that|them|those|T|the T|my T) again",
+      "wont (take|bring|carry) (it|that|them|those|T|the T|my T)",
       "(stays|staying|stay) (at )?home (next time|for good|from now)",
       "(it|that|T|they|those|these|this)( one)? (stays?|can stay|is staying|goes back) (at )?home",
       "leav(e|ing) (it|that|them|those|T|the T) (at home|behind|in the \\w+)",
@@ -38,7 +39,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     is: word(
       "again next time|a keeper|comes again|comes? (with me )?(every|next) time",
       "(its|it is|theyre) coming again|taking (it|them|that|those|these|T|the T) again",
-      "take (it|them|that|those) again|comes? (along )?(again|every time)|coming again",
+      "take (it|them|that|those|T|the T|my T) again|comes? (along )?(again|every time)|coming again",
       "always (comes|come) along",
       "(id|i would|ill|will) (take|bring|pack|carry) (it|them|that|the T|my T|T) again",
       "bring(ing)? (it|them|that) again",
@@ -107,7 +108,7 @@ export const STAYED =
 
 /** What was done about a thing. */
 export const DONE: readonly Row<"repair" | "wash" | "service" | "restock">[] = [
-  { is: /\b(washed|rinsed|laundered)\b/, gives: "wash" },
+  { is: /\b(washed|rinsed|laundered)\b(?! (away|ashore|up|down))/, gives: "wash" },
   {
     is: word(
       "backflush(ed)?|flush(ed)?|greas(ed|ing)|wax(ed|ing)?|reproof(ed)?|oil(ed)?|cleaned",
@@ -148,7 +149,7 @@ export const WENT_WITHOUT = pieced(
 export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
   [
     "posted ahead",
-    /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) (the |my )?T on\b/,
+    /\b(sent|posted|mailed)\b.*\b(on )?ahead\b|\bon ahead\b|\b(sent|posted|mailed) ((the |my )?T on|on (the |my )?T)\b/,
   ],
   [
     "sent home",
@@ -170,8 +171,8 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
         "\\bwent to (a|some|the|an) (\\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|",
         "shepherd|warden|friend|stranger)\\b",
       ),
-      /\bgave (?!\w+ (?:the |my )?T to carry)(?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\bback\b)/,
-      /\bleft (it |them |that )?for (the next|somebody|someone|others|whoever|anyone|another|a)\b/,
+      /\bgave (?!\w+ (?:the |my )?T to carry)(?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\b(back|for (the|a|an|one|that) (night|day|evening|hour|while|stage))\b)/,
+      /\bleft (it |them |that |(the |my )?T )?for (the next|somebody|someone|others|whoever|anyone|another|a)\b/,
     ),
   ],
   [
@@ -185,14 +186,14 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
     "worn out",
     pieced(
       "\\b(worn out|retired|walked (to death|to bits|into the ground)|is shot|are shot|shot|",
-      "done for|had it|had had it)\\b|^\\W*T (is |are )?done\\b",
+      "done for|had it|had had it)\\b|^\\W*T (is |are )?done\\b|\\bwore (the |my |our )?T (right )?out$",
     ),
   ],
   [
     "lost",
     pieced(
       "\\b(lost|gone missing|went missing|blew (off|away)|left (behind|(my |the )?T (in|at|",
-      "on|behind|under)(?! \\d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|",
+      "on|behind|under|beside|by the)(?! \\d))|dropped (it )?(in|off|over)|washed away|vanished|disappeared|",
       "stolen|stayed behind|got left|was left behind|mislaid)\\b|\\bleft (it|them) (at|on|",
       "in) (?!the (pack|tent|bag|car|pocket|lid|box))|\\bT left (behind|on the|at the)\\b|",
       "\\bT (is |are |has gone )?(gone|missing)$",
@@ -232,5 +233,5 @@ export const OLD_ONES_GONE = anyOf(
     "\\b(mine|one pair of the old ones|the old ones?|the ones? i)\\b.*?\\b(binned|lost|thrown out|",
     "threw out|given away|worn out|shot)\\b",
   ),
-  /\b(binned|lost)\b.*\b(mine|old ones?)\b/,
+  /\b(binned|lost|threw|chucked)\b.*\b(mine|old ones?)\b/,
 );

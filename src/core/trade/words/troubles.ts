@@ -299,6 +299,15 @@ export const PARTS = word(
   "switch|hinge|wire|nozzle|mouthpiece",
 );
 
+/** A part of a thing went missing, and the rest is there: "lost the lid of the pot", "the pot's lid is gone". */
+export const PART_LOST = new RegExp(
+  [
+    `\\blost (the |my |its |a |one )*(\\w+ )?${PARTS.source}( of (the |my )?T| off (the |my )?T)`,
+    `\\blost (the |my )?T ('s )?${PARTS.source}`,
+    `\\bT ('s )?${PARTS.source} (is |was )?(gone|lost|missing)\\b`,
+  ].join("|"),
+);
+
 /** What annoys about a thing that was used. */
 export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
   {
@@ -335,7 +344,7 @@ export const COMPLAINTS: readonly Row<Complaint["what"]>[] = [
       /\bblister(ed|s) (me|my)\b/,
       /\bhurt(s)?\b/,
       /\bsore\b/,
-      /\bchaf(es|ed|ing)\b/,
+      /\bchaf(es?|ed|ing)\b/,
       /\bdigs? in(to)?\b/,
       /\bdug into\b/,
       /\bdug in\b/,

@@ -28,7 +28,7 @@ export function Parts({
       <ul>
         {parts.map(({ name, says, renewal, isDue }) => (
           <li key={name} className="flex flex-wrap items-end gap-2 border-b border-rule py-1.5">
-            <span className="flex-1">
+            <span className="basis-full">
               <b>{name}</b>
               <span className={`block text-sm ${isDue ? "font-semibold text-sting" : "text-muted"}`}>
                 {says}

@@ -43,11 +43,13 @@ export function WayPicture({ trip, legs, rows, others, units }: WayPictureProps)
       <h2 id="way-title" className="mb-1 text-lg">
         What joined and left on the way
       </h2>
-      <p className="hint mb-2">
-        Drag an end of a bar, or use the arrow keys on it; Page Up and Page Down go from leg to leg. Two ends
-        brought together take the stretch away. A change in mid-leg begins a new leg there; where nothing
-        changes any more, that cut is gone.
-      </p>
+      {shown.length > 0 && (
+        <p className="hint mb-2">
+          Drag an end of a bar, or use the arrow keys on it; Page Up and Page Down go from leg to leg. Two
+          ends brought together take the stretch away. A change in mid-leg begins a new leg there; where
+          nothing changes any more, that cut is gone.
+        </p>
+      )}
       {shown.length > 0 && (
         <div
           className="border-t-2 border-ink pointer-coarse:px-1.5"
