@@ -54,7 +54,11 @@ const sayableAgain = ({ use, why, call }: ThingTold): ThingTold | null =>
 const callOf = ({ call }: ThingTold): ThingTold => (call ? { call } : {});
 
 /** Frost harms what treats water alone: "only for frost, the jacket". */
-const withoutFrost = ({ frost: _, ...told }: ThingTold): ThingTold => told;
+function withoutFrost(told: ThingTold): ThingTold {
+  const rest = { ...told };
+  delete rest.frost;
+  return rest;
+}
 
 type Span = { readonly at: number; readonly end: number };
 
