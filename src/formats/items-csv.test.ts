@@ -247,3 +247,21 @@ test("days in either order, as the column settles it; one that can't be read cos
     null,
   ]);
 });
+
+test("a cell that says nothing is blank, a name and a note stand as they are; what has no place goes into the note", () => {
+  const [row] = read("name,kind,weight,note,acquired,price\n None ,gizmo, n/a ,none,last spring,n/a\n");
+  expect(row).toMatchObject({
+    problem: null,
+    grams: null,
+    unread: "last spring",
+    item: {
+      name: "None",
+      kind: "other",
+      weights: [],
+      price: null,
+      note: "none; kind in the list: gizmo; acquired: last spring",
+    },
+  });
+  const [plain] = read("name,kind,note,acquired\nPot,pot,dented,2024-05-06\n");
+  expect(plain!.item).toMatchObject({ kind: "pot", note: "dented", acquired: "2024-05-06" });
+});

@@ -2,7 +2,7 @@ import { daysAfter } from "../sums/days";
 import { carriedOn, withEntry, type Book, type Carried } from "../ledger/book";
 import { nextLike, type NextOuting } from "../ledger/next-outing";
 import { outingOf, type Outing } from "../ledger/outing";
-import { Mark, Trip, Entry, type EntryWhat, type ItemId, type Trigger, type Use, type Verb } from "../model";
+import { Mark, Trip, Entry, ItemId, type EntryWhat, type Trigger, type Use, type Verb } from "../model";
 import { resurvey, survey, type Survey } from "../decide/case";
 import type { FullItem } from "../trade/full-item";
 import { JOB_RULES } from "../trade/jobs";
@@ -279,7 +279,7 @@ function withItem(book: Book, id: ItemId, differs: Partial<FullItem>): Book {
 function anotherOnTheShelf(item: FullItem, book: Book): Supposed {
   const twin: FullItem = {
     ...item,
-    id: "supposed" as ItemId,
+    id: ItemId.parse("supposed"),
     name: "another",
     state: "active",
     acquired: book.today,

@@ -27,7 +27,8 @@ const CAME = /\b(bought|had to buy|found|borrowed|picked up|gave me|lent me)\b/;
 /** What was bought, found or borrowed, and from whom. */
 const BOUGHT = pieced(
   "^(?:.*\\b(?:i|we|had to|and) )?(bought|had to buy|found|borrowed|picked up) (?:(\\w+) 's )?(.+?)(?: (?:from|",
-  "(?<!pair |couple |set |bit |box |bag |roll |lot |kind |sort |piece |type )of) (\\w+))?(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\\bto\\b.*)?$",
+  "(?<!pair |couple |set |bit |box |bag |roll |lot |kind |sort |piece |type )of) (\\w+))?",
+  "(?: (?:in|at|on|for|to|by|near) .*)?(?: ,.*|\\bto\\b.*)?$",
 );
 
 /** What was found was a place, a way or a fault. */

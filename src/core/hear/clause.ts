@@ -44,7 +44,7 @@ export function readSentence(text: string, names: Names): ReadSentence {
   const tokens = withNumbers(
     tokensOf(text).map((token) => ({ ...token, plain: plainForm(corrected(token.plain)) })),
   );
-  const units = grouped(foreign(cutIdioms(unitsOf(tokens, mentionsIn(tokens, names))), names.partner));
+  const units = grouped(foreign(cutIdioms(unitsOf(tokens, mentionsIn(tokens, names))), names));
   return { tokens, units, clauses: clausesOf(units), words: wordsOf(units) };
 }
 
@@ -149,20 +149,35 @@ const ownedBy = (unit: Unit, isOwners: (owner: string | null) => boolean): Unit 
   return { ...unit, mentions };
 };
 
+/** "Her quilt", where one's own is called just so: the things of that sort that are hers. */
+const alsoTheirs = (unit: Unit, { all, partner }: Names): Unit => ({
+  ...unit,
+  mentions: unit.mentions.map((mention) => {
+    const kinds = new Set(mention.things.map(({ kind }) => kind));
+    const theirs = all.map(({ thing }) => thing).filter(({ name }) => ownerIn(name) === partner);
+    return {
+      ...mention,
+      things: [...new Set([...mention.things, ...theirs.filter(({ kind }) => kinds.has(kind))])],
+    };
+  }),
+});
+
 /**
  * "Ida's stove", "his hat", "hers": somebody else's, of which nothing is told; unless the shelf is both of
  * theirs, and names whose each thing is.
  */
-function foreign(units: readonly Unit[], partner: string | null): Unit[] {
+function foreign(units: readonly Unit[], names: Names): Unit[] {
+  const { partner } = names;
   return units.map((unit, n) => {
     if (partner && unit.word === "T") {
       const whose = units[n - 1]?.word ?? "";
       const isTheirs = (owner: string | null) => owner === partner;
+      const anyOf = POSSESSIVES.has(whose) ? alsoTheirs(unit, names) : unit;
       if (
         POSSESSIVES.has(whose) &&
-        unit.mentions.some(({ things }) => things.some(({ name }) => isTheirs(ownerIn(name))))
+        anyOf.mentions.some(({ things }) => things.some(({ name }) => isTheirs(ownerIn(name))))
       )
-        return ownedBy(unit, isTheirs);
+        return ownedBy(anyOf, isTheirs);
       if (whose === "my") return ownedBy(unit, (owner) => !isTheirs(owner));
     }
     const before = units[n - 1]?.word;

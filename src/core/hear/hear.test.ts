@@ -354,6 +354,67 @@ describe("in other words", () => {
     ["the torch's battery cover broke off", { item: "torch", symptoms: ["broken"], trouble: "damaged" }],
     ["I fixed the torch", { item: "torch", did: "repair" }],
     ["the torch needs fixing", { item: "torch", call: "fix" }],
+    ["the torch died, did without", { item: "torch", trouble: "failed", fix: "went without" }],
+    ["the torch died and I went without", { item: "torch", trouble: "failed", fix: "went without" }],
+    ["the poncho tore, went without", { item: "poncho", symptoms: ["torn"], fix: "went without" }],
+    ["did without the poncho"],
+    // Used up: not what carries, lights or sleeps.
+    ["the gas canister is empty", { item: "gas", left: 0 }],
+    ["the bottle is empty"],
+    ["the torch is empty"],
+    ["the quilt is empty"],
+    ["one stake bent", { item: "stakes", pieces: 1, symptoms: ["bent"] }],
+    ["two of the socks are holed", { item: "socks", pieces: 2, symptoms: ["holed"] }],
+    ["one pair of socks got lost", { item: "socks", pieces: 1 }],
+    // Worn out is what walks or is worn; of anything else it must be said in so many words.
+    ["the socks had had it", { item: "socks", exit: "worn out" }],
+    ["the poncho has had it"],
+    ["the poncho is worn out", { item: "poncho", exit: "worn out" }],
+    ["third pair worn out", { item: "shoes-3", exit: "worn out" }],
+    ["pair two worn out", { item: "shoes-2", exit: "worn out" }],
+    [
+      "bought new socks, mine were worn out",
+      { about: "joined", for: "socks" },
+      { item: "socks", exit: "worn out" },
+    ],
+    ["bought new socks, the old ones given away", { about: "joined" }, { item: "socks", exit: "given away" }],
+    ["bought new socks, lost one pair of the old ones", { about: "joined" }, { item: "socks", pieces: 1 }],
+    // Named in other ways.
+    ["torch - dead", { item: "torch", trouble: "failed" }],
+    ["(torch died)", { item: "torch", trouble: "failed" }],
+    ["the green one tore", { item: "poncho", symptoms: ["torn"] }],
+    ["the compass got lost", { item: "map", exit: "lost" }],
+    ["torch 2"],
+    ["the l"],
+    // Said of the one, and of the other.
+    ["Poncho: used. Torch: not.", { item: "poncho", use: "used" }, { item: "torch", use: "unused" }],
+    ["poncho used, torch not", { item: "poncho", use: "used" }, { item: "torch", use: "unused" }],
+    [
+      "The map was never used. Nor was the jacket.",
+      { item: "map", use: "unused" },
+      { item: "jacket", use: "unused" },
+    ],
+    [
+      "The map was used every day. So was the jacket.",
+      { item: "map", use: "used" },
+      { item: "jacket", use: "used" },
+    ],
+    ["so was the jacket"],
+    [
+      "map torch pot all used",
+      { item: "map", use: "used" },
+      { item: "torch", use: "used" },
+      { item: "pot", use: "used" },
+    ],
+    [
+      "I used the torch every night and it was bright enough the jacket I never wore the whole week because it was " +
+        "warm I slept in the quilt and it was fine the pad leaked air again and I blew it up twice a night really " +
+        "the stakes held",
+      { item: "torch", use: "used" },
+      { about: "night", felt: "right", slept: ["quilt"] },
+      { item: "jacket", use: "unused" },
+      { item: "pad", symptoms: ["leaks air"] },
+    ],
     // The owner's own calls.
     ["I won't take the jacket", { item: "jacket", call: "leave" }],
     ["would not take the jacket again", { item: "jacket", call: "leave" }],
@@ -400,6 +461,23 @@ describe("in other words", () => {
     expect(heard).toMatchObject(facts);
     expect(heard).toHaveLength(facts.length);
   });
+});
+
+test("of two who walk together, each has their own", () => {
+  const both = [
+    thing("quilt", "Quilt", "quilt"),
+    thing("hers", "Ida’s quilt", "quilt"),
+    thing("pad", "Air pad", "inflatable pad"),
+  ];
+  const told = (text: string) => hear(text, both).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+  expect(told("Ida and I walked. Her quilt tore.")).toMatchObject([{ item: "hers", symptoms: ["torn"] }]);
+  expect(told("Me and Ida walked. My quilt tore.")).toMatchObject([{ item: "quilt", symptoms: ["torn"] }]);
+  expect(told("Ida and me walked. Quilts: mine tore, hers was fine.")).toMatchObject([
+    { item: "quilt", symptoms: ["torn"] },
+    { item: "hers", use: "used" },
+  ]);
+  // Walked alone, what is hers is somebody else's.
+  expect(told("We walked. Her quilt tore.")).toEqual([]);
 });
 
 test("never a character that was typed is lost, whatever it is, and nothing throws", () =>

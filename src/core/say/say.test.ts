@@ -104,7 +104,7 @@ describe("a mark, all of it", () => {
   });
 });
 
-test("how far a thing went: on trips, beside them, and what the ground makes of it with what is not unpacked yet", () => {
+test("how far a thing went: on trips and beside them, and as the ground counts; what is not unpacked is told", () => {
   const trip = (month: number, use?: string) => ({
     starts: `2026-0${month}-01`,
     ends: `2026-0${month}-05`,

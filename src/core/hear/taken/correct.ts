@@ -71,7 +71,6 @@ export function corrected(fact: HeardFact, { field, answers }: Piece, picked: st
   const { [field]: was, ...others } = fact as HeardFact & Record<string, unknown>;
   const rest = Array.isArray(was) ? was.slice(1) : [];
   const value = answers === null ? Number(picked.replace(",", ".").replace("−", "-")) : picked;
-  if (picked !== "" && typeof value === "number" && Number.isNaN(value)) return null;
   const next = LISTS.has(field) ? [value, ...rest.filter((each) => each !== value)] : value;
   const empty = rest.length > 0 ? { [field]: rest } : EMPTY[field];
   const read = HeardFact.safeParse({ ...others, ...(picked === "" ? empty : { [field]: next }) });

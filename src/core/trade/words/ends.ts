@@ -171,7 +171,10 @@ export const EXITS: readonly (readonly [ExitHow, RegExp])[] = [
         "\\bwent to (a|some|the|an) (\\w+ )?(kid|boy|girl|child|couple|man|woman|walker|hiker|",
         "shepherd|warden|friend|stranger)\\b",
       ),
-      /\bgave (?!\w+ (?:the |my )?T to carry)(?!the\b|my\b|it\b|up\b|me\b|us\b)\w+ (the |my )?T\b(?!.*\b(back|for (the|a|an|one|that) (night|day|evening|hour|while|stage))\b)/,
+      pieced(
+        "\\bgave (?!\\w+ (?:the |my )?T to carry)(?!the\\b|my\\b|it\\b|up\\b|me\\b|us\\b)\\w+ (the |my )?T\\b(?!.*\\b(",
+        "back|for (the|a|an|one|that) (night|day|evening|hour|while|stage))\\b)",
+      ),
       /\bleft (it |them |that |(the |my )?T )?for (the next|somebody|someone|others|whoever|anyone|another|a)\b/,
     ),
   ],

@@ -59,7 +59,7 @@ export const UNUSED = anyOf(
     "put (it|them|T)? ?on|get (it|that|them) out|taken out|unrolled)\\b",
   ),
   /\bun(used|opened|worn|read|lit|packed|needed)\b/,
-  /^never$/,
+  /^(never|not)$|\bT not$/,
   /\buntouched\b/,
   /\bnever (left|came|got (it|them|that|T|out)|saw|opened|out|on)\b/,
   /\bstay(ed|s) (in|at the bottom|where (it|they)|rolled|shut|packed|stowed|folded)\b/,

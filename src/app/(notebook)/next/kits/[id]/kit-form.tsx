@@ -30,8 +30,8 @@ export function KitForm({ kit, low, things, months, weathers, temperature }: Kit
       low,
       note: kit.note,
       months: kit.months.map(String),
-      weather: kit.weather as string[],
-      items: kit.items as string[],
+      weather: kit.weather.map(String),
+      items: kit.items.map(String),
     },
     (typed) =>
       saveKit({
