@@ -265,3 +265,8 @@ test("a cell that says nothing is blank, a name and a note stand as they are; wh
   const [plain] = read("name,kind,note,acquired\nPot,pot,dented,2024-05-06\n");
   expect(plain!.item).toMatchObject({ kind: "pot", note: "dented", acquired: "2024-05-06" });
 });
+
+test("thousands in a column of grams are thousands", () => {
+  const [tent, pack] = read('name,weight (g)\nTent,"1,200"\nPack,"1,080.5"\n');
+  expect([tent!.grams, pack!.grams]).toEqual([1200, 1080.5]);
+});

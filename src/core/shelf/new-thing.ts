@@ -14,7 +14,7 @@ const PAST: Readonly<Record<HowCome, Item["past"]>> = {
 
 /** What one line of typing puts on the shelf, not yet checked: in the shape of an item in a file. */
 export const newThing = (
-  { name, kind, stow, pieces, weight, price }: ParsedLine,
+  { name, kind, stow, pieces, weight, claimed, price }: ParsedLine,
   taken: ReadonlySet<string>,
   {
     how,
@@ -30,7 +30,7 @@ export const newThing = (
   kind,
   stow,
   pieces,
-  weights: weight ? [{ weight: weight.typed }] : [],
+  weights: weight ? [{ weight: weight.typed, ...(claimed && { how: "claimed" }) }] : [],
   ratings: ratingsIn(name, kind),
   price: price?.amount ?? null,
   currency: price?.currency ?? null,

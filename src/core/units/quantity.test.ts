@@ -58,6 +58,35 @@ test("miles and kilometres", () => {
   expect(parseLength("2800 ft", "m")).toMatchObject({ ok: true, value: { m: 2800 * 0.3048 } });
 });
 
+// Thousands by a comma, decimals by either: common practice, no source.
+test.each([
+  ["1,200 g", 1200],
+  ["1,200g", 1200],
+  ["1,200", 1200],
+  ["2,5 g", 2.5],
+  ["1,25 g", 1.25],
+  ["0,250 g", 0.25],
+  ["1.200 g", 1.2],
+  ["1,200.5 g", 1200.5],
+  ["1.200,5 g", 1200.5],
+  ["1,200 kg", 1200],
+  ["1.200 kg", 1200],
+  // So heavy is nothing: a table wrote its decimals by a comma.
+  ["85,000 g", 85],
+])("%s weighs %d g", (typed, grams) => {
+  expect(parseMass(typed)).toMatchObject({ ok: true, value: { g: grams } });
+});
+
+test.each([
+  ["1,200 m", 1200],
+  ["12,500 ft", 12_500 * 0.3048],
+  ["1,200 km", 1200],
+  ["18,5 km", 18_500],
+])("%s is %d m", (typed, metres) => {
+  const read = parseLength(typed, "m");
+  expect(read.ok && read.value.m).toBeCloseTo(metres, 6);
+});
+
 test("any weight survives being written and read again", () => {
   fc.assert(
     fc.property(
@@ -99,6 +128,10 @@ test.each([
   ["2,5L", 2.5, "L"],
   ["3", 3, ""],
   ["2 gas canisters", 2, "gas canisters"],
+  ["1,200 g", 1200, "g"],
+  ["1,200 mL", 1200, "mL"],
+  ["1,5 L", 1.5, "L"],
+  ["10,000 mAh at 3.7 V", 37, "Wh"],
 ])("reads %s as an amount", (typed, value, unit) => {
   expect(parseAmount(typed)).toEqual({ ok: true, value: { value, unit } });
 });

@@ -76,13 +76,27 @@ export function parseNumber(text: string): number | null {
   return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
 }
 
-const PART = /([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z]*)/giy;
+/** A number within a quantity; its thousands may be parted. */
+const NUMBER = "[+-]?(?:\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d{1,3}(?:\\.\\d{3})+,\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)";
+const PART = new RegExp(`(${NUMBER})\\s*([a-z]*)`, "giy");
 
 /**
- * A number with at most one comma or point in it, which parts the decimals: within a quantity "1,200 kg" is
- * not told from "1.2 kg" otherwise.
+ * Units that nobody tells to the thousandth in, so that "1,200 g" is 1200 g and "1,200 kg" 1.2 kg; and up to
+ * what: "85,000 g" is a table's 85 g.
  */
-const decimal = (text: string) => Number(text.replace(",", "."));
+const WHOLE_UP_TO: Readonly<Record<string, number>> = {
+  ...{ g: 30_000, gr: 30_000, gram: 30_000, grams: 30_000, mah: Infinity, ml: Infinity },
+  ...{ m: Infinity, metre: Infinity, metres: Infinity, meter: Infinity, meters: Infinity },
+  ...{ ft: Infinity, foot: Infinity, feet: Infinity },
+};
+const ONE_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}$/;
+
+/** A number of a unit, its one comma or point parting the decimals, but where that would be finer than anybody tells. */
+function numberOf(text: string, unit: string): number {
+  const whole = Number(text.replace(",", ""));
+  if (ONE_COMMA.test(text) && whole <= (WHOLE_UP_TO[unit] ?? 0)) return whole;
+  return parseNumber(/[.,].*[.,]/.test(text) ? text : text.replace(",", ".")) ?? Number.NaN;
+}
 
 /** What a bare number behind a unit is in, and from where on it can't be: "2 lb 3" is 2 lb 3 oz. */
 const SMALLER: Readonly<Record<string, readonly [unit: string, below: number]>> = {
@@ -119,7 +133,7 @@ function sumOfParts(
     const unit: string = (match[2] || (smaller?.[0] ?? bare)).toLowerCase();
     const factor = Object.hasOwn(units, unit) ? units[unit] : undefined;
     if (factor === undefined) return refuse(`“${match[2]}” is not a unit known here.`);
-    const number = decimal(nth(match, 1));
+    const number = numberOf(nth(match, 1), unit);
     if (number < 0 || nth(match, 1).startsWith("-")) return refuse("It can't be below zero.");
     if (!match[2] && before !== null && (!smaller || number >= smaller[1]))
       return refuse(`What “${match[1]}” is in can’t be told.`);
@@ -169,7 +183,7 @@ export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km")
 export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<number> {
   const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim());
   if (!match) return { ok: false, why: `“${text.trim()}” is not a temperature. Write it like −2 or 28 F.` };
-  const value = decimal(nth(match, 1).replace("−", "-"));
+  const value = numberOf(nth(match, 1).replace("−", "-"), "");
   const celsius = (nth(match, 2).toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
   return { ok: true, value: Math.round(celsius * 10) / 10 };
 }
@@ -184,6 +198,7 @@ export function typedTemperature(text: string, bare: "C" | "F"): number | string
   return read.ok ? read.value : text;
 }
 
+const AMOUNT = new RegExp(`^(?![+-])(${NUMBER})\\s*(\\D{0,20})$`);
 const ENERGY = /^(\d+(?:[.,]\d+)?)\s*(m?)Ah(?:\s*(?:at|@|x|×)?\s*(\d+(?:[.,]\d+)?)\s*V)?$/i;
 
 /**
@@ -196,16 +211,17 @@ export function parseAmount(text: string): Parsed<{ readonly value: number; read
   if (charge && charge[3] === undefined)
     return { ok: false, why: "mAh say nothing without a voltage. Write 24 Wh, or 6700 mAh at 3.7 V." };
   if (charge) {
-    const ampereHours = decimal(nth(charge, 1)) / (charge[2] ? 1000 : 1);
+    const ampereHours = numberOf(nth(charge, 1), charge[2] ? "mah" : "") / (charge[2] ? 1000 : 1);
     return {
       ok: true,
-      value: { value: Math.round(ampereHours * decimal(nth(charge, 3)) * 10) / 10, unit: "Wh" },
+      value: { value: Math.round(ampereHours * numberOf(nth(charge, 3), "") * 10) / 10, unit: "Wh" },
     };
   }
   if (typed === "") return { ok: false, why: "Write how much, like 460 g, 2 L or 3." };
-  const match = /^(\d+(?:[.,]\d+)?)\s*(\D{0,20})$/.exec(typed);
+  const match = AMOUNT.exec(typed);
+  const unit = match ? nth(match, 2).trim() : "";
   return match
-    ? { ok: true, value: { value: decimal(nth(match, 1)), unit: nth(match, 2).trim() } }
+    ? { ok: true, value: { value: numberOf(nth(match, 1), unit.toLowerCase()), unit } }
     : { ok: false, why: `“${typed}” is not an amount. Write it like 460 g, 2 L or 3.` };
 }
 

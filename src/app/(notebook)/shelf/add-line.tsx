@@ -85,10 +85,10 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
   );
 }
 
-const sayRead = ({ name, weight, stow, kind, pieces }: ParsedLine, units: Units) =>
+const sayRead = ({ name, weight, claimed, stow, kind, pieces }: ParsedLine, units: Units) =>
   [
     name || "no name yet",
-    weight ? sayMass(weight.g, units) : "no weight yet",
+    weight ? sayMass(weight.g, units) + (claimed ? " claimed" : "") : "no weight yet",
     stow ? STOW_NAMES[stow].toLowerCase() : "place as its kind",
     `kind: ${kind}`,
     ...(pieces > 1 ? [`set of ${pieces}`] : []),

@@ -182,7 +182,9 @@ const TELLTALES: readonly (readonly [word: string, kind: Kind])[] = [
 /** The kind that a name suggests, or "other". A guess: shown to the owner, who may change it. */
 export function guessKind(name: string): Kind {
   const words = ` ${name.toLowerCase().replace(/[^\p{L}\d-]+/gu, " ")} `;
-  const told = TELLTALES.find(([word]) => words.includes(` ${word} `));
+  const tellIn = (text: string) => TELLTALES.find(([word]) => text.includes(` ${word} `));
+  // "Bottles", of several of them.
+  const told = tellIn(words) ?? tellIn(words.replaceAll(/(?<=[^s ]{2})s(?= )/g, ""));
   if (told) return told[1];
   if (/ (pack|rucksack)( |$)/.test(words)) return known(BY_ID, "pack");
   // "Bag −2 °C": much is called a bag, but only one sort bears a temperature.
