@@ -266,7 +266,7 @@ const LEADS_ON: ReadonlySet<string> = new Set(
 );
 
 const PART_WORDS = /^(poles?|pegs?|stakes?|bag|cover|line|light|case|strap|cap|bottle)$/;
-const JOINS: ReadonlySet<string> = new Set([",", "and", "+", "&", "or", "plus"]);
+const JOINS: ReadonlySet<string> = new Set([",", "and", "+", "&", "or", "nor", "plus"]);
 const ARTICLES: ReadonlySet<string> = new Set(["the", "my", "a", "an", "our", "both", "also", "old"]);
 
 /** "Novel and chair", "rain trousers, vest": one group of things, of which the same is said. */
@@ -363,11 +363,12 @@ function clausesOf(units: readonly Unit[]): Clause[] {
     const holds =
       (unit.word === "since" && (next === "day" || /^\d/.test(next ?? ""))) ||
       (unit.word === "so" && !/^(T|i|we|it|they|the|that|thats)$/.test(next ?? "")) ||
+      (unit.word === "but" && /^(all|everything|nothing)$/.test(units[n - 1]?.word ?? "")) ||
       (unit.word === "." &&
         units[n - 1] !== undefined &&
         /^\d+$/.test(nth(units, n - 1).word) &&
         /^\d/.test(next ?? ""));
-    if (beginsAnew(units, n, lastOf(clauses).units))
+    if (beginsAnew(units, n, lastOf(clauses).units) || endsAside(units, n, lastOf(clauses)))
       clauses.push({ units: [], opener: SUBORDINATORS.has(unit.word) ? unit.word : "" });
     if (CUTS.has(unit.word) && !holds) clauses.push({ units: [], opener: unit.word });
     else lastOf(clauses).units.push(unit);
@@ -392,6 +393,16 @@ function beginsAnew(units: readonly Unit[], n: number, clause: readonly Unit[]):
     return false;
   return !HOLDS_ON.has(before) && before !== "T";
 }
+/** "While I washed the shorts | the poncho tore": said without a comma. */
+const endsAside = (
+  units: readonly Unit[],
+  n: number,
+  { units: clause, opener }: { readonly units: readonly Unit[]; readonly opener: string },
+): boolean =>
+  (SUBORDINATORS.has(opener) || /^(while|since|as)$/.test(opener)) &&
+  clause.at(-1)?.word === "T" &&
+  /^(the|my)$/.test(nth(units, n).word) &&
+  units[n + 1]?.word === "T";
 const SUBORDINATORS: ReadonlySet<string> = new Set(["when", "until", "after", "before"]);
 /** Behind one of these what follows still belongs to it. */
 const HOLDS_ON: ReadonlySet<string> = new Set(

@@ -415,6 +415,25 @@ describe("in other words", () => {
       { item: "jacket", use: "unused" },
       { item: "pad", symptoms: ["leaks air"] },
     ],
+    // Said of the one, beside the other.
+    [
+      "while I washed the shorts the poncho tore",
+      { item: "shorts", did: "wash" },
+      { item: "poncho", symptoms: ["torn"] },
+    ],
+    ["poncho: strap snapped under the pad", { item: "poncho", symptoms: ["broken"] }],
+    ["Walked round the lake in the shorts, those were wonderful", { item: "shorts", use: "used" }],
+    [
+      "neither the map nor the torch came out",
+      { item: "map", use: "unused" },
+      { item: "torch", use: "unused" },
+    ],
+    ["all but the map came out", { item: "map", use: "unused" }],
+    ["everything except the map was used", { item: "map", use: "unused" }],
+    ["would have swapped the map for the torch"],
+    ["swapped the map for Ida's torch"],
+    ["swapped the torch for the head torch"],
+    ["map: once", { item: "map", use: "hardly" }],
     // The owner's own calls.
     ["I won't take the jacket", { item: "jacket", call: "leave" }],
     ["would not take the jacket again", { item: "jacket", call: "leave" }],
@@ -439,6 +458,11 @@ describe("in other words", () => {
     ["missed my warm hat every night", { about: "missed", what: "warm hat" }],
     ["I wish I had left the map at home", { item: "map", call: "leave" }],
     // Nights.
+    [
+      "In the quilt the first night, 6, cool, and the second night, -3, cold",
+      { about: "night", low: 6, felt: "cool", slept: ["quilt"] },
+      { about: "night", low: -3, felt: "cold", slept: ["quilt"] },
+    ],
     [
       "first night 4 and fine, second night minus two and cold",
       { about: "night", low: 4, felt: "right" },

@@ -137,15 +137,19 @@ function rowOfNights(
   const head = clauses.slice(0, nth(starts, 0).from);
   const always = clauses.filter((clause) => EACH_NIGHT.test(clause.words));
   const common = [...beds, ...[...head, ...always].flatMap((clause) => sleptIn(clause.units, words, meant))];
+  // A night for which no bed is named is slept in that of the night before.
+  let before: readonly Named[] = [];
   return starts.flatMap(({ low, from, n }, k): HeardNight[] => {
     const part = clauses.slice(from, starts[k + 1]?.from ?? clauses.length);
     const partWords = part.map((clause) => clause.words).join(" , ");
     if (NOT_SO.test(nth(clauses, n).words)) return [];
     const own = wornOrLainIn(part, meant);
     const hasBag = own.some(({ jobs }) => jobs.includes("sleep warm"));
-    const slept = [...common.filter(({ jobs }) => !(hasBag && jobs.includes("sleep warm"))), ...own].filter(
+    const named = [...common.filter(({ jobs }) => !(hasBag && jobs.includes("sleep warm"))), ...own];
+    const slept = [...(named.some(isBed) ? [] : before.filter(isBed)), ...named].filter(
       (thing, at, all) => all.indexOf(thing) === at,
     );
+    before = slept;
     return [
       night(
         low,

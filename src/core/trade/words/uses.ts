@@ -33,6 +33,7 @@ export const UNUSED = anyOf(
     "opened|worn|saw|was|were)\\b(?! (bad|wet|broken|damaged))",
   ),
   /\bneither( of them)?$/,
+  /\b(all|everything) (but|except|bar)( for)? (the |my )?T (came out|(was|were|got) used)\b/,
   /\bsat (in|at) (the |my )?(T|pack|bag|bottom|car|side|boot|lid|pocket)\b/,
   pieced(
     "\\bcame (home|back) (as (dry|clean|new|full)|unused|clean|folded|full|dry|untouched|",
