@@ -269,4 +269,9 @@ test("a cell that says nothing is blank, a name and a note stand as they are; wh
 test("thousands in a column of grams are thousands", () => {
   const [tent, pack] = read('name,weight (g)\nTent,"1,200"\nPack,"1,080.5"\n');
   expect([tent!.grams, pack!.grams]).toEqual([1200, 1080.5]);
+  expect(guessMapping(["Name", "Weight (g)", "Weight (oz)", "Amount", "Total (g)"])).toEqual({
+    name: 0,
+    weight: 1,
+    pieces: 3,
+  });
 });

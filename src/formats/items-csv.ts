@@ -74,7 +74,7 @@ const WORDS: Readonly<Record<CsvField, RegExp>> = {
   weight: /weight|mass|^wt\b|grams?|^g$|ounces?|^oz$|^kg$|\((k?g|oz|lbs?|grams?)\)|^each\b|how heavy/i,
   unit: /units?$/i,
   stow: /stow|where|place|pocket|location|rides/i,
-  pieces: /pieces|^pcs\b|qty|quantity|count|number|how many|^no\.?$|^n$|^#$/i,
+  pieces: /pieces|^pcs\b|qty|quantity|count|number|^amount$|how many|^no\.?$|^n$|^#$/i,
   price: /price|cost|paid|€|\$|£/i,
   acquired: /acquired|bought|date|since|^when\b|got it/i,
   state: /^(state|status)$/i,
@@ -145,7 +145,6 @@ type CellOf = (field: CsvField) => string;
  * @param owned names on the shelf already, in lower case
  * @param list its first line; whether the weight of several is that of each, whether all weights are the makers',
  *   how far all of it has gone, and cells mended since, by line
- * gone, and cells mended since, by line
  */
 export function readItems(
   header: readonly string[],

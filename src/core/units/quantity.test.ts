@@ -109,6 +109,8 @@ test.each([
   ["28°f", -2.2],
   ["-40 F", -40],
   ["+3,5", 3.5],
+  ["minus 3", -3],
+  ["Minus 2,5 °C", -2.5],
   ["32 °F", 0],
 ])("reads %s as a temperature", (typed, celsius) => {
   expect(parseTemperature(typed)).toEqual({ ok: true, value: celsius });
@@ -129,6 +131,7 @@ test.each([
   ["3", 3, ""],
   ["2 gas canisters", 2, "gas canisters"],
   ["1,200 g", 1200, "g"],
+  ["2,400 cu in", 2400, "cu in"],
   ["1,200 mL", 1200, "mL"],
   ["1,5 L", 1.5, "L"],
   ["10,000 mAh at 3.7 V", 37, "Wh"],

@@ -87,7 +87,7 @@ const PART = new RegExp(`(${NUMBER})\\s*([a-z]*)`, "giy");
 const WHOLE_UP_TO: Readonly<Record<string, number>> = {
   ...{ g: 30_000, gr: 30_000, gram: 30_000, grams: 30_000, mah: Infinity, ml: Infinity },
   ...{ m: Infinity, metre: Infinity, metres: Infinity, meter: Infinity, meters: Infinity },
-  ...{ ft: Infinity, foot: Infinity, feet: Infinity },
+  ...{ ft: Infinity, foot: Infinity, feet: Infinity, "cu in": Infinity },
 };
 const ONE_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}$/;
 
@@ -181,7 +181,7 @@ export function parseLength(text: string, bare: "km" | "mi" | "m" | "ft" = "km")
  * @param bare the unit of a number without one
  */
 export function parseTemperature(text: string, bare: "C" | "F" = "C"): Parsed<number> {
-  const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim());
+  const match = /^([+−-]?\d+(?:[.,]\d+)?)\s*°?\s*([cf]?)$/i.exec(text.trim().replace(/^minus\s*/i, "-"));
   if (!match) return { ok: false, why: `“${text.trim()}” is not a temperature. Write it like −2 or 28 F.` };
   const value = numberOf(nth(match, 1).replace("−", "-"), "");
   const celsius = (nth(match, 2).toUpperCase() || bare) === "F" ? (value - 32) / 1.8 : value;
