@@ -118,9 +118,7 @@ function TripLine({ trip, units }: { trip: Trip; units: Units }) {
             {open} to unpack
           </Link>
         ) : (
-          trip.carries.length > 0 && (
-            <span className="text-muted">{count(trip.carries.length, "thing")}</span>
-          )
+          trip.carries.length > 0 && <span className="text-muted">{count(trip.carries.length, "thing")}</span>
         )}
       </span>
     </li>
