@@ -434,7 +434,35 @@ describe("in other words", () => {
     ["swapped the map for Ida's torch"],
     ["swapped the torch for the head torch"],
     ["map: once", { item: "map", use: "hardly" }],
+    // Several of a kind by their numbers.
+    [
+      "Trail shoes, two pairs. Two was worn out at km 300.",
+      { item: "shoes-2", exit: "worn out", metres: 300_000 },
+    ],
+    ["Two was worn out at km 300."],
+    // One in the place of another, however it is put.
+    ["wore the poncho instead of the jacket", { item: "jacket", exit: "swapped", for: "poncho" }],
+    ["the poncho on, the jacket off", { item: "jacket", exit: "swapped", for: "poncho" }],
+    ["the jacket off, the poncho on", { item: "jacket", exit: "swapped", for: "poncho" }],
+    ["the torch replaces the map", { item: "map", exit: "swapped", for: "torch" }],
+    ["the torch replaced by the map", { item: "torch", exit: "swapped", for: "map" }],
+    // What it goes back to.
+    [
+      "bought a new torch. It died on day 2.",
+      { about: "joined", what: "torch" },
+      { item: "torch", trouble: "failed", day: 2 },
+    ],
+    ["it tore, the poncho", { item: "poncho", symptoms: ["torn"] }],
+    ["The poncho I liked. Well, it tore at km 3.", { item: "poncho", symptoms: ["torn"], metres: 3000 }],
+    ["The poncho. The map it tore.", { item: "map", symptoms: ["torn"] }],
+    // Slips of the finger, and words of their own.
+    ["poncho tron", { item: "poncho", symptoms: ["torn"] }],
+    ["lsot the poncho", { item: "poncho", exit: "lost" }],
+    ["brought the poncho"],
+    ["the jacket was heavier than the poncho"],
+    ["no need to replace the torch"],
     // The owner's own calls.
+    ["don't take the jacket again", { item: "jacket", call: "leave" }],
     ["I won't take the jacket", { item: "jacket", call: "leave" }],
     ["would not take the jacket again", { item: "jacket", call: "leave" }],
     ["take the jacket again any time", { item: "jacket", call: "bring again" }],
@@ -487,6 +515,14 @@ describe("in other words", () => {
   });
 });
 
+test("of two alike, the one that was along is meant", () => {
+  const item = (id: string, along: boolean) => ({ ...thing(id, `Torch ${id}`, "head torch"), along });
+  const told = (...shelf: ReturnType<typeof item>[]) =>
+    hear("the torch died", shelf).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+  expect(told(item("red", false), item("blue", true))).toMatchObject([{ item: "blue", trouble: "failed" }]);
+  expect(told(item("red", true), item("blue", true))).toEqual([]);
+});
+
 test("of two who walk together, each has their own", () => {
   const both = [
     thing("quilt", "Quilt", "quilt"),
@@ -500,6 +536,10 @@ test("of two who walk together, each has their own", () => {
     { item: "quilt", symptoms: ["torn"] },
     { item: "hers", use: "used" },
   ]);
+  const named = [thing("his", "Ole’s quilt", "quilt"), thing("hers", "Ida’s quilt", "quilt")];
+  const oles = (text: string) => hear(text, named).flatMap(({ heard }) => heard.map(({ fact }) => fact));
+  expect(oles("Ida and I walked. My quilt tore.")).toMatchObject([{ item: "his" }]);
+  expect(oles("Ida and I walked. Her quilt tore.")).toMatchObject([{ item: "hers" }]);
   // Walked alone, what is hers is somebody else's.
   expect(told("We walked. Her quilt tore.")).toEqual([]);
 });

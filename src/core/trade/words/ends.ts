@@ -13,7 +13,7 @@ export const CALLS: readonly Row<OwnerCall>[] = [
     is: word(
       "never again|leave (it|them|that|those|these)( at home| behind| out)?$",
       "not (taking|bringing|carrying) (it|that|this|them|those|T|the T|my T) again",
-      "(not|wouldnt) (take|bring|carry|pack) (it|that|them|those|T|the T|my T) again",
+      "(not|wouldnt|dont|never) (take|bring|carry|pack) (it|that|them|those|T|the T|my T) again",
       "wont (take|bring|carry) (it|that|them|those|T|the T|my T)",
       "(stays|staying|stay) (at )?home (next time|for good|from now)",
       "(it|that|T|they|those|these|this)( one)? (stays?|can stay|is staying|goes back) (at )?home",
