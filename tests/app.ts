@@ -57,7 +57,7 @@ export type OnLoan = Lent & { readonly giveBack: () => Promise<unknown> };
 /** Whether this worker's app is out: a second one within is started anew. */
 let isOut = false;
 
-/** An app that holds a log and nothing else, and how it is given back: this worker's own, which held what the last test left. */
+/** An app that holds a log and nothing else, and how it is given back: this worker's own, emptied of what was left in it. */
 export async function lend(from: Log): Promise<OnLoan> {
   const url = isOut ? undefined : inject("lent")[Number(process.env.VITEST_POOL_ID) - 1];
   if (url === undefined) {

@@ -248,7 +248,7 @@ test("days in either order, as the column settles it; one that can't be read cos
   ]);
 });
 
-test("a cell that says nothing is blank, a name and a note stand as they are; what has no place goes into the note", () => {
+test("a cell that says nothing is blank, a name and a note stay; what has no place goes into the note", () => {
   const [row] = read("name,kind,weight,note,acquired,price\n None ,gizmo, n/a ,none,last spring,n/a\n");
   expect(row).toMatchObject({
     problem: null,

@@ -45,6 +45,16 @@ test.each<readonly [string, object]>([
   ["day bag 390 g", { name: "Day bag", stow: null }],
   ["medicines 40 g in a bag", { name: "Medicines", stow: "bag" }],
   ["lid 20 g", { name: "Lid", stow: null }],
+  ["pot lid 20 g", { name: "Pot lid", stow: null }],
+  ["pot 124 g lid", { name: "Pot", stow: "lid" }],
+  ["pot in the lid", { name: "Pot", stow: "lid" }],
+  ["merino top 182 g", { name: "Merino top", stow: null }],
+  ["merino top", { name: "Merino top", stow: null }],
+  ["merino top 182 g worn", { name: "Merino top", stow: "worn" }],
+  ["dried food 800 g", { name: "Dried food", stow: null }],
+  ["bread 800 g food", { name: "Bread", stow: "food" }],
+  ["torch 47 g top", { name: "Torch", stow: "lid" }],
+  ["knife 42 lid", { name: "Knife", weight: "42 g", stow: "lid" }],
   // Weights as people write them.
   ["tent 1,200 g", { name: "Tent", g: 1200 }],
   ["tent, 1,2 kg", { name: "Tent", g: 1200 }],
@@ -67,6 +77,8 @@ test.each<readonly [string, object]>([
   ["4 bottles 1.3 oz each", { name: "Bottles", kind: "water bottle", pieces: 4, weight: "147.4 g" }],
   ["socks 71g/pair", { name: "Socks", pieces: 1, weight: "71g" }],
   ["2 person tent 1400 g", { name: "2 person tent", pieces: 1 }],
+  ["3 days food 1.8 kg", { name: "3 days food", pieces: 1 }],
+  ["2 litres bottle 38 g", { name: "2 litres bottle", pieces: 1 }],
   ["4 guy lines 40 g", { name: "4 guy lines", pieces: 1 }],
 ])("as people write it: %s", (line, expected) => {
   const { weight, ...read } = parseLine(line);

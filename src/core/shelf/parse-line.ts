@@ -1,4 +1,3 @@
-import { nth } from "../sums/there";
 import { guessKind } from "../trade/words/names";
 import type { Stow } from "../model";
 import { parsePrice, PRICE, type Price } from "../units/price";
@@ -37,15 +36,22 @@ const ABOUT = "(?:(?:~|≈|ca?\\.|approx(?:imately)?\\.?|about|circa) ?)?";
 const EACH = "(?: ?(?:each|apiece|(?:a|per) (?:piece|pair)|/ ?(?:pc|piece|pair|each))(?![\\p{L}]))?";
 const UNIT = "(?:kgs?|g|gr|grams?|oz|ounces?|lbs?|pounds?)";
 const WEIGHT = new RegExp(
-  `${ABOUT}(?<![\\p{L}\\d.,])((?:(?<=^|\\s)[-−])?(?:${NUMBER}) ?${UNIT}(?: ?(?:${NUMBER}) ?(?:oz|ounces?))?)(?![\\p{L}\\d])(${EACH})`,
+  `${ABOUT}(?<![\\p{L}\\d.,])((?:(?<=^|\\s)[-−])?(?:${NUMBER}) ?${UNIT}` +
+    `(?: ?(?:${NUMBER}) ?(?:oz|ounces?))?)(?![\\p{L}\\d])(${EACH})`,
   "iu",
 );
 /** A weight without its unit, as the last word: not what tells of a size, an R-value, a number of it. */
 const BARE =
   /(?<!(?:^| )(?:r|r-value|size|spf|no\.?|nr\.?|number|mk|mark|type|model|pair|shade|value)) [-−]?\d+(?:[.,]\d+)?$/iu;
 const PIECES = /(?<![\p{L}\d])(?:[x×]\s*(\d{1,3})|(\d{1,3})\s*[x×])(?![\p{L}\d])/iu;
-/** "8 stakes", "3 pairs of socks"; a "2 person tent" is one. */
-const SO_MANY = /^(\d{1,2}) (?:(?:pairs?|pieces?|pcs) (?:of )?)?(?=\p{L}+[^s\P{L}]s(?: |$))/iu;
+/** "8 stakes", "3 pairs of socks"; a "2 person tent" is one, and so is what holds or lasts so much. */
+const SO_MANY = new RegExp(
+  "^(\\d{1,2}) (?:(?:pairs?|pieces?|pcs) (?:of )?)?" +
+    "(?!(?:days|nights|hours|weeks|seasons|persons|litres|liters|quarts|metres|meters|miles|inches|" +
+    "grams|ounces|pounds|volts|watts|amps|lumens|degrees|pages)(?![\\p{L}]))" +
+    "(?=\\p{L}+[^s\\P{L}]s(?: |$))",
+  "iu",
+);
 const CLAIMED = /\(?(?<!\p{L})(?:claimed|as claimed|by the (?:label|maker))(?!\p{L})\)?/iu;
 
 /**
@@ -72,8 +78,10 @@ export function parseLine(line: string, bareUnit: "g" | "oz" = "g"): ParsedLine 
   const claimed = take(CLAIMED) !== null;
   const counted = take(PIECES) ?? take(SO_MANY);
   const pieces = Number(counted?.[1] ?? counted?.[2] ?? 1);
+  const whole = rest;
   const weighed = take(WEIGHT);
-  const stow = placeAtEnd(rest);
+  const behind = weighed ? whole.slice(weighed.index + weighed[0].length).trim() : null;
+  const stow = placeAtEnd(rest, behind);
   if (stow) rest = stow.before;
   const typed = weighed?.[1] ?? take(BARE)?.[0].trim();
   const mass = typed ? parseMass(typed.replace("−", "-"), bareUnit) : null;
@@ -95,21 +103,33 @@ const ofAll = (weight: Mass, pieces: number): Mass => {
   return pieces === 1 ? weight : { typed: `${g} g`, g };
 };
 
-/** The place at the end of a line, and what stands before it; null where none does, or a thing is called so. */
-function placeAtEnd(text: string): { readonly stow: Stow; readonly before: string } | null {
+/** A place by any reading: "hip belt", "side pocket", "worn". */
+const CLEARLY =
+  /^(?:worn|wearing|outside|hip ?belt.*|.* pockets?|(?:main|food) ?bag|shoulder ?(?:pouch|strap))$/i;
+/** The last word of many a name, too: "merino top", "dried food", "day bag". */
+const OFTEN_A_NAME = /^(?:top|bag|food|front|side|hands?|main|inside)$/i;
+
+/**
+ * The place at the end of a line, and what stands before it; null where none does. "Pot lid 20 g" is a lid: a
+ * single word is a place behind the weight, or behind "in the".
+ *
+ * @param behind what stands behind the weight; null: no weight is told
+ */
+function placeAtEnd(
+  text: string,
+  behind: string | null,
+): { readonly stow: Stow; readonly before: string } | null {
   for (const [place, stow] of PLACES) {
-    const found = new RegExp(`^(.*?\\S) (?:(?:in|on|at) )?(?:(?:the|my|a) )?(?:${place})$`, "i").exec(text);
+    const found = new RegExp(`^(.*?\\S) ((?:in|on|at) )?(?:(?:the|my|a) )?(${place})$`, "i").exec(text);
     if (!found) continue;
-    // "Day bag" is one: of what rides in a bag it must be said.
-    const isName = stow === "bag" && !/ in (?:the |my |a )?bag$/i.test(text);
-    return isName
-      ? null
-      : {
-          stow,
-          before: nth(found, 1)
-            .replace(/[,;:–-]+$/, "")
-            .trim(),
-        };
+    const [, before, preposition, word] = found;
+    const isPlace =
+      preposition !== undefined ||
+      CLEARLY.test(word!) ||
+      (behind === null ? !OFTEN_A_NAME.test(word!) : behind.toLowerCase().endsWith(word!.toLowerCase()));
+    // "In a bag" says that it rides in one; a bag behind the weight may be any.
+    if (!isPlace || (stow === "bag" && preposition === undefined)) return null;
+    return { stow, before: before!.replace(/[,;:–-]+$/, "").trim() };
   }
   return null;
 }

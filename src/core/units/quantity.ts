@@ -91,7 +91,7 @@ const WHOLE_UP_TO: Readonly<Record<string, number>> = {
 };
 const ONE_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}$/;
 
-/** A number of a unit, its one comma or point parting the decimals, but where that would be finer than anybody tells. */
+/** A number of a unit: its one comma or point parts the decimals, but where that were finer than anybody tells. */
 function numberOf(text: string, unit: string): number {
   const whole = Number(text.replace(",", ""));
   if (ONE_COMMA.test(text) && whole <= (WHOLE_UP_TO[unit] ?? 0)) return whole;

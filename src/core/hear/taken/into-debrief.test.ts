@@ -126,7 +126,7 @@ test("a day is where one was on it; nothing said of a place leaves it", () => {
   expect(markOf({ trouble: "failed" })?.at).toBeNull();
 });
 
-test("who carried it, what made the trip and what could have stayed stand with the trip: as many as a trip names", () => {
+test("who carried it, what made the trip and what could have stayed stand with the trip, as many as it names", () => {
   const told = into([
     { about: "thing", item: TENT, with: "Ida" },
     { about: "thing", item: "pot", with: "Ida", use: "used" },
