@@ -55,7 +55,7 @@ const SO_MANY = new RegExp(
 const CLAIMED = /\(?(?<!\p{L})(?:claimed|as claimed|by the (?:label|maker))(?!\p{L})\)?/iu;
 
 /**
- * Reads one line of the shelf: name, weight, price, place and pieces in any order.
+ * Reads one line of the shelf: name, weight, price and pieces in any order, and where it rides behind them.
  *
  * @param bareUnit unit of a weight given as the last word without one
  * @example parseLine("rain shell 312 g lid") // name "rain shell", 312 g, in the lid, a rain shell

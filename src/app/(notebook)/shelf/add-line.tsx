@@ -61,7 +61,7 @@ export function AddLine({ units, first, inUse }: AddLineProps) {
       </div>
       <p className="hint mt-1 min-h-6" aria-live="polite">
         {line.trim() === "" || !read
-          ? "Name, weight and place, in any order; the rest can wait."
+          ? "Name and weight, then where it rides; the rest can wait."
           : sayRead(read, units)}
       </p>
       {olders.length > 0 && (
