@@ -4,7 +4,7 @@ import { isHeavy } from "@/core/ledger/check/check";
 import { ratingsIn } from "@/core/shelf/ratings-in";
 import { findKind, guessKind } from "@/core/trade/words/names";
 import { Day, Item, STOWS, type Item as ItemRecord } from "@/core/model";
-import { parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
+import { ABOUT, parseMass, parseNumber, type MassUnit, type Parsed } from "@/core/units/quantity";
 import { nth } from "@/core/sums/there";
 
 /** Columns that a list may have, in the order they are written. */
@@ -302,13 +302,15 @@ const loadIn = (cell: CellOf) => {
 /** What people put where they know nothing. */
 const NOTHING = /^(n\/?a|\?+|[-–—]+|tb[cda]|none|nil|unknown|not known|not weighed)$/i;
 
+const ROUGHLY = new RegExp(`^\\s*${ABOUT}\\s*`, "i");
+
 /** A weight without what is only said about it: "~340", "approx. 340 g", "340 g (claimed)". */
 function plainWeight(text: string): { readonly text: string; readonly isClaimed: boolean } {
   const isClaimed = /\b(claimed|listed|spec|maker|as sold)\b/i.test(text);
   const plain = text
     .replace(/\((?:[^()]*)\)/g, "")
     .replace(/\b(claimed|listed|weighed|measured|each)\b/gi, "")
-    .replace(/^\s*(~|≈|ca?\.|approx(?:imately)?\.?|about|circa)\s*/i, "")
+    .replace(ROUGHLY, "")
     .trim();
   return { text: plain, isClaimed };
 }

@@ -332,6 +332,7 @@ describe("in other words", () => {
     ["left the bottle at a hut", { item: "bottle", exit: "lost" }],
     ["left the bottle by the stream", { item: "bottle", exit: "lost" }],
     ["left the bottle at a hut, for collection"],
+    ["lost the bottle on the ferry, rained till noon", { item: "bottle", exit: "lost" }],
     ["bottle washed away in the river", { item: "bottle", exit: "lost" }],
     ["washed the bottle", { item: "bottle", did: "wash" }],
     ["lost the lid of the pot", { item: "pot", trouble: "damaged", symptoms: ["broken"] }],

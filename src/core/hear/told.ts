@@ -399,6 +399,8 @@ const COMES_BACK = pieced(
   "\\bleft (the |my )?T (outside|out|at home)\\b|\\b(for collection|to (collect|pick up|",
   "fetch)|overnight|for the day|till|until)\\b",
 );
+/** Left, and, behind a comma, for what. */
+const LEFT_TO_FETCH = /\bleft (the |my )?T\b.*\b(for collection|to (collect|pick up|fetch))\b/;
 
 function exitIn(words: string, around: string, thing: Named | undefined, told: ThingTold): ThingTold["exit"] {
   if (/\b(would|might|almost|nearly|thinking|going to)\b/.test(words)) return undefined;
@@ -412,7 +414,7 @@ function exitIn(words: string, around: string, thing: Named | undefined, told: T
         /\blost (its |the |some |much |most |all |of |a bit of )*(loft|air|charge)\b/.test(words))
     )
       continue;
-    if (how === "lost" && COMES_BACK.test(around)) continue;
+    if (how === "lost" && (COMES_BACK.test(words) || LEFT_TO_FETCH.test(around))) continue;
     if (
       how === "worn out" &&
       thing &&

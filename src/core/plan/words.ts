@@ -86,9 +86,11 @@ function oneIn(chance: number): string {
 /** The sentence that stands first: "No trusted way to treat water: …". */
 export function sayGap({ job, doubted }: Gap): string {
   const why = ({ advice, first }: Gap["doubted"][number]) =>
-    first ? says(advice.case, first) : `${advice.case.item.lentTo} has it`;
+    first
+      ? uncapital(nth(says(advice.case, first).split(/\.(?: |$)/), 0))
+      : `${advice.case.item.lentTo} has it`;
   return `No trusted ${nameOfJob(job)}: ${doubted
-    .map((one) => `${theThing(one.advice.case.item)} (${uncapital(nth(why(one).split(/\.(?: |$)/), 0))})`)
+    .map((one) => `${theThing(one.advice.case.item)} (${why(one)})`)
     .join("; ")}.`;
 }
 

@@ -1,7 +1,7 @@
 import { guessKind } from "../trade/words/names";
 import type { Stow } from "../model";
 import { parsePrice, PRICE, type Price } from "../units/price";
-import { parseMass, type Mass } from "../units/quantity";
+import { ABOUT, parseMass, type Mass } from "../units/quantity";
 
 /** What one line of typing says of a thing; what it leaves out comes from the kind. */
 export interface ParsedLine {
@@ -32,11 +32,10 @@ const PLACES: readonly (readonly [place: string, stow: Stow])[] = [
   ["bag", "bag"],
 ];
 const NUMBER = "\\d{1,3}(?:,\\d{3})+|\\d+(?:[.,]\\d+)?";
-const ABOUT = "(?:(?:~|≈|ca?\\.|approx(?:imately)?\\.?|about|circa) ?)?";
 const EACH = "(?: ?(?:each|apiece|(?:a|per) (?:piece|pair)|/ ?(?:pc|piece|pair|each))(?![\\p{L}]))?";
 const UNIT = "(?:kgs?|g|gr|grams?|oz|ounces?|lbs?|pounds?)";
 const WEIGHT = new RegExp(
-  `${ABOUT}(?<![\\p{L}\\d.,])((?:(?<=^|\\s)[-−])?(?:${NUMBER}) ?${UNIT}` +
+  `(?:${ABOUT} ?)?(?<![\\p{L}\\d.,])((?:(?<=^|\\s)[-−])?(?:${NUMBER}) ?${UNIT}` +
     `(?: ?(?:${NUMBER}) ?(?:oz|ounces?))?)(?![\\p{L}\\d])(${EACH})`,
   "iu",
 );

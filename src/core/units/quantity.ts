@@ -76,6 +76,9 @@ export function parseNumber(text: string): number | null {
   return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : Number.NaN;
 }
 
+/** Said before a number that is not exact. */
+export const ABOUT = "(?:~|≈|ca?\\.|approx(?:imately)?\\.?|about|circa)";
+
 /** A number within a quantity; its thousands may be parted. */
 const NUMBER = "[+-]?(?:\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d{1,3}(?:\\.\\d{3})+,\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)";
 const PART = new RegExp(`(${NUMBER})\\s*([a-z]*)`, "giy");
